@@ -1,0 +1,506 @@
+package differential
+
+import (
+	"cmp"
+	"fmt"
+	"math"
+	"slices"
+	"strings"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+)
+
+// The words a verdict can have.
+const (
+	Settled      = "settled"
+	Working      = "working"
+	Open         = "open"
+	Undetermined = "undetermined"
+)
+
+// Weight is what one look says for the leader against a rival.
+type Weight struct {
+	Finding  string  `json:"finding"`
+	Short    string  `json:"short"`
+	Said     string  `json:"said"`
+	Decibans float64 `json:"decibans"` // positive: for the leader
+}
+
+// Candidate is a cause with its probability and reasons.
+type Candidate struct {
+	Cause    string   `json:"cause"`
+	Name     string   `json:"name"`
+	Kind     string   `json:"kind"`
+	Group    string   `json:"group"`
+	P        float64  `json:"p"`
+	For      []Weight `json:"for"`     // against background, strongest first
+	Against  []Weight `json:"against"` // negative decibans, strongest first
+	Reason   string   `json:"reason"`  // one plain sentence
+	Regulate bool     `json:"regulated"`
+	Confirm  bool     `json:"confirmed"` // a confirming sign of it was seen
+}
+
+// Pair is two causes at once.
+type Pair struct {
+	Causes   [2]string `json:"causes"`
+	Names    [2]string `json:"names"`
+	Decibans float64   `json:"decibans"` // ahead of the best single cause
+}
+
+// Plan is a treatment group with the share of belief it holds.
+type Plan struct {
+	Group  string   `json:"group"`
+	P      float64  `json:"p"`
+	Causes []string `json:"causes"`
+}
+
+// Ranking is the whole answer.
+type Ranking struct {
+	Verdict    string      `json:"verdict"`
+	Why        []string    `json:"why"` // why that word, in plain sentences
+	Candidates []Candidate `json:"candidates"`
+	Leader     string      `json:"leader"`
+	Rival      string      `json:"rival"`     // strongest treated differently
+	Tilt       []Weight    `json:"tilt"`      // every look, leader against rival
+	TiltTotal  float64     `json:"tiltTotal"` // decibans, prior included
+	TiltPrior  float64     `json:"tiltPrior"` // decibans from plant, place, season
+	NoneFits   bool        `json:"noneFits"`
+	FitZ       float64     `json:"fitZ"` // standard deviations below the leader's own expectation
+	Pairs      []Pair      `json:"pairs"`
+	Plans      []Plan      `json:"plans"`
+	Stop       string      `json:"stop"`   // advice that looking can end
+	Alarms     []string    `json:"alarms"` // helper or regulated among the candidates
+	Next       []NextLook  `json:"next"`
+	Looked     int         `json:"looked"`
+}
+
+// Check refuses looks and settings the base does not know, naming each.
+func (e *Engine) Check(s Setting, looks []Look) error {
+	var l fault.List
+	if s.Host != "" && e.Base.Host(s.Host) == nil {
+		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", s.Host), "use an id from kb list hosts, or leave it out and give family or form")
+	}
+	if s.Place != "" && !slices.Contains(knowledge.Places, s.Place) {
+		l.Add("place", fmt.Sprintf("%q is not a place", s.Place), "use "+strings.Join(knowledge.Places, ", "))
+	}
+	if s.Month < 0 || s.Month > 12 {
+		l.Add("month", "is not 1 to 12", "give the month as a number")
+	}
+	seen := map[string]string{}
+	for i, k := range looks {
+		at := fmt.Sprintf("looks[%d]", i)
+		f := e.Base.Finding(k.Finding)
+		if f == nil {
+			l.Add(at+".finding", fmt.Sprintf("%q is not a finding of the herbarium", k.Finding), "use an id from kb list findings")
+			continue
+		}
+		if f.State(k.State) < 0 {
+			names := make([]string, len(f.States))
+			for j, st := range f.States {
+				names[j] = st.ID
+			}
+			l.Add(at+".state", fmt.Sprintf("%s has no state %q", k.Finding, k.State), "use "+strings.Join(names, ", "))
+		}
+		if was, ok := seen[k.Finding]; ok && was != k.State {
+			l.Add(at+".state", k.Finding+" is answered twice, and differently", "keep one answer")
+		}
+		seen[k.Finding] = k.State
+		if _, ok := certainties[k.Certainty]; !ok {
+			l.Add(at+".certainty", fmt.Sprintf("%q is not a certainty", k.Certainty), "use sure, think or guess")
+		}
+		if !slices.Contains([]string{"", "eye", "lens", "scope"}, k.Instrument) {
+			l.Add(at+".instrument", fmt.Sprintf("%q is not an instrument", k.Instrument), "use eye, lens or scope")
+		}
+	}
+	return l.Err()
+}
+
+// Rank answers a case. The looks must have passed Check.
+func (e *Engine) Rank(s Setting, looks []Look) Ranking {
+	prior := make([]float64, e.n)
+	e.Prior(prior, s)
+	post := slices.Clone(prior)
+	got := e.resolve(looks)
+	e.add(post, got)
+	idx := order(post)
+	r := Ranking{Looked: len(got), Pairs: []Pair{}, Alarms: []string{}, Why: []string{}, Tilt: []Weight{}}
+	if len(idx) == 0 {
+		r.Verdict = Open
+		return r
+	}
+	lead := idx[0]
+	rival := -1
+	for _, i := range idx[1:] {
+		if e.groups[i] != e.groups[lead] {
+			rival = i
+			break
+		}
+	}
+	r.Leader = e.Base.Causes[lead].ID
+	shown := 0
+	for _, i := range idx {
+		if shown >= 3 && (math.Exp(post[i]) < .01 || shown >= 12) {
+			break
+		}
+		r.Candidates = append(r.Candidates, e.candidate(i, lead, math.Exp(post[i]), got))
+		shown++
+	}
+	if rival >= 0 {
+		r.Rival = e.Base.Causes[rival].ID
+		r.Tilt, r.TiltTotal = e.tilt(lead, rival, got)
+		r.TiltPrior = decibans(prior[lead] - prior[rival])
+		r.TiltTotal += r.TiltPrior
+	}
+	r.FitZ, r.NoneFits = e.fit(lead, got)
+	r.Plans = e.plans(post, idx)
+	if len(got) > 1 {
+		r.Pairs = e.pairs(prior, post, idx, got)
+	}
+	e.verdict(&r, lead, post, got)
+	e.alarms(&r, idx, post)
+	r.Next = e.nextLooks(post, got, 6)
+	e.stop(&r)
+	return r
+}
+
+func (e *Engine) said(l looked) (short, said string) {
+	f := e.Base.Findings[l.find]
+	st := f.States[l.row-e.offset[l.find]]
+	switch {
+	case st.Said != "":
+		return f.Short, st.Said
+	case st.Absent:
+		return "no " + f.Short, "no " + f.Short
+	}
+	return f.Short, f.Short + ": " + st.Name
+}
+
+func (e *Engine) weigh(l looked, a, b int) float64 {
+	row := e.rows[l.row*nLevels+l.level]
+	return decibans(l.weight * (row[a] - row[b]))
+}
+
+func (e *Engine) tilt(a, b int, got []looked) ([]Weight, float64) {
+	out, sum := make([]Weight, 0, len(got)), 0.0
+	for _, l := range got {
+		short, said := e.said(l)
+		w := e.weigh(l, a, b)
+		sum += w
+		out = append(out, Weight{l.Finding, short, said, w})
+	}
+	slices.SortStableFunc(out, func(x, y Weight) int { return cmp.Compare(math.Abs(y.Decibans), math.Abs(x.Decibans)) })
+	return out, sum
+}
+
+// candidate explains a cause against the background, and a follower against
+// the leader.
+func (e *Engine) candidate(i, lead int, p float64, got []looked) Candidate {
+	c := e.Base.Causes[i]
+	out := Candidate{Cause: c.ID, Name: c.Name, Kind: c.Kind, Group: c.Group, P: p, Regulate: c.Regulated != "", For: []Weight{}, Against: []Weight{}}
+	for _, l := range got {
+		short, said := e.said(l)
+		bg := e.Base.Findings[l.find].Background()[l.row-e.offset[l.find]]
+		w := Weight{l.Finding, short, said, decibans(l.weight * (e.rows[l.row*nLevels+l.level][i] - math.Log(bg)))}
+		if w.Decibans > .5 {
+			out.For = append(out.For, w)
+		}
+		if w.Decibans < -.5 {
+			out.Against = append(out.Against, w)
+		}
+		if l.level%3 < 2 && l.level < 3 && e.confirms(c, l) {
+			out.Confirm = true
+		}
+	}
+	slices.SortStableFunc(out.For, func(x, y Weight) int { return cmp.Compare(y.Decibans, x.Decibans) })
+	slices.SortStableFunc(out.Against, func(x, y Weight) int { return cmp.Compare(x.Decibans, y.Decibans) })
+	out.Reason = reason(out, i == lead)
+	return out
+}
+
+func (e *Engine) confirms(c *knowledge.Cause, l looked) bool {
+	for _, s := range c.Confirms {
+		if s.Finding == l.Finding && slices.Contains(s.States, l.State) {
+			return true
+		}
+	}
+	return false
+}
+
+func reason(c Candidate, leads bool) string {
+	list := func(ws []Weight, n int) string {
+		words := []string{}
+		for _, w := range ws[:min(n, len(ws))] {
+			words = append(words, w.Said)
+		}
+		return strings.Join(words, ", ")
+	}
+	strong := len(c.Against) > 0 && c.Against[0].Decibans < -3
+	switch {
+	case len(c.For) == 0 && len(c.Against) == 0:
+		return "nothing looked at yet speaks for or against it"
+	case leads && strong:
+		return "for: " + list(c.For, 2) + "; though: " + list(c.Against, 1)
+	case leads:
+		return "for: " + list(c.For, 3)
+	case len(c.Against) > 0 && (strong || len(c.For) == 0):
+		return "against: " + list(c.Against, 2) + ", and you looked"
+	case len(c.For) > 0:
+		return "for: " + list(c.For, 2)
+	}
+	return ""
+}
+
+// fit measures how far the leader's log likelihood lies below what it would
+// itself expect, in standard deviations, and whether a plain contradiction
+// stands: a sign seen for sure that it calls never or rare and no other cause
+// in the list explains.
+func (e *Engine) fit(lead int, got []looked) (float64, bool) {
+	if len(got) < 2 {
+		return 0, false
+	}
+	ll, mean, variance := 0.0, 0.0, 0.0
+	orphan := false
+	for _, l := range got {
+		c := levels[l.level]
+		row := e.rows[l.row*nLevels+l.level]
+		ll += l.weight * row[lead]
+		m, v := e.expected(l.find, lead, l.level)
+		mean += l.weight * m
+		variance += l.weight * l.weight * v
+		st := e.Base.Findings[l.find].States[l.row-e.offset[l.find]]
+		if c == 1 && !st.Absent && e.p[l.row][lead] <= .031 {
+			bg := e.Base.Findings[l.find].Background()[l.row-e.offset[l.find]]
+			best := 0.0
+			for i := range e.p[l.row] {
+				best = max(best, e.p[l.row][i])
+			}
+			// A state odd for the leader but quite ordinary on any plant is
+			// no contradiction; one only other causes bring is.
+			if e.p[l.row][lead] < .3*bg && best > .3 {
+				orphan = true
+			}
+		}
+	}
+	z := 0.0
+	if variance > 1e-9 {
+		z = (ll - mean) / math.Sqrt(variance)
+	}
+	return z, z < -2.5 || orphan && z < -1.5
+}
+
+func (e *Engine) expected(find, cause, level int) (m, v float64) {
+	if level == 0 {
+		return e.mean[find][0][cause], e.mean[find][1][cause]
+	}
+	f := e.Base.Findings[find]
+	for s := range f.States {
+		lp := e.rows[(e.offset[find]+s)*nLevels+level][cause]
+		p := math.Exp(lp)
+		m += p * lp
+		v += p * lp * lp
+	}
+	return m, max(v-m*m, 0)
+}
+
+func (e *Engine) plans(post []float64, idx []int) []Plan {
+	share := make([]float64, len(e.gname))
+	for i, lp := range post {
+		share[e.groups[i]] += math.Exp(lp)
+	}
+	out := []Plan{}
+	seen := map[int]int{}
+	for _, i := range idx {
+		g := e.groups[i]
+		at, ok := seen[g]
+		if !ok {
+			if share[g] < .01 || len(out) >= 6 {
+				continue
+			}
+			at = len(out)
+			seen[g] = at
+			out = append(out, Plan{e.gname[g], share[g], []string{}})
+		}
+		if math.Exp(post[i]) >= .01 {
+			out[at].Causes = append(out[at].Causes, e.Base.Causes[i].Name)
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Plan) int { return cmp.Compare(b.P, a.P) })
+	return out
+}
+
+// pairs looks for two causes at once among the dozen likeliest and those that
+// explain single looks best: P = 1−(1−p1)(1−p2) for a present state, prior
+// product times 0.2; reported when ahead of the best single by 6 decibans.
+func (e *Engine) pairs(prior, post []float64, idx []int, got []looked) []Pair {
+	pr := slices.Clone(prior)
+	normalise(pr)
+	pick := map[int]bool{}
+	for _, i := range idx[:min(12, len(idx))] {
+		pick[i] = true
+	}
+	for _, l := range got {
+		best, at := math.Inf(-1), -1
+		for i := range pr {
+			if v := e.rows[l.row*nLevels][i]*2 + pr[i]; v > best {
+				best, at = v, i
+			}
+		}
+		pick[at] = true
+	}
+	list := make([]int, 0, len(pick))
+	for i := range pick {
+		list = append(list, i)
+	}
+	slices.Sort(list)
+	single := math.Inf(-1)
+	for i := range pr {
+		s := pr[i]
+		for _, l := range got {
+			s += l.weight * e.rows[l.row*nLevels+l.level][i]
+		}
+		single = max(single, s)
+	}
+	out := []Pair{}
+	for x, a := range list {
+		for _, b := range list[x+1:] {
+			if e.groups[a] == e.groups[b] || e.Base.Causes[a].Kind == "harmless" || e.Base.Causes[b].Kind == "harmless" {
+				continue
+			}
+			s := pr[a] + pr[b] + math.Log(.2)
+			for _, l := range got {
+				s += l.weight * math.Log(e.both(l, a, b))
+			}
+			if d := decibans(s - single); d >= 6 {
+				ca, cb := e.Base.Causes[a], e.Base.Causes[b]
+				out = append(out, Pair{[2]string{ca.ID, cb.ID}, [2]string{ca.Name, cb.Name}, d})
+			}
+		}
+	}
+	slices.SortStableFunc(out, func(a, b Pair) int { return cmp.Compare(b.Decibans, a.Decibans) })
+	return out[:min(3, len(out))]
+}
+
+// both is the chance of a look's state when two causes are at work.
+func (e *Engine) both(l looked, a, b int) float64 {
+	f := e.Base.Findings[l.find]
+	bg := f.Background()
+	want, sum := 0.0, 0.0
+	for s, st := range f.States {
+		row := e.p[e.offset[l.find]+s]
+		p := 1 - (1-row[a])*(1-row[b])
+		if st.Absent {
+			p = row[a] * row[b]
+		}
+		sum += p
+		if e.offset[l.find]+s == l.row {
+			want = p
+		}
+	}
+	c := levels[l.level]
+	return c*want/sum + (1-c)*bg[l.row-e.offset[l.find]]
+}
+
+func (e *Engine) verdict(r *Ranking, lead int, post []float64, got []looked) {
+	c := e.Base.Causes[lead]
+	p := math.Exp(post[lead])
+	say := func(f string, a ...any) { r.Why = append(r.Why, fmt.Sprintf(f, a...)) }
+	if len(got) == 0 {
+		r.Verdict = Open
+		say("Nothing has been looked at yet.")
+		return
+	}
+	if r.NoneFits {
+		r.Verdict = Undetermined
+		say("What was seen does not fit %s, or anything else here, well enough.", c.Name)
+		return
+	}
+	ahead := math.Inf(1)
+	if r.Rival != "" {
+		ahead = decibans(post[lead] - post[e.cause[r.Rival]])
+	}
+	confirmed := r.Candidates[0].Confirm
+	lookOut := e.lookAlikesExcluded(c, post)
+	switch {
+	case p >= .9 && ahead >= 10 && (confirmed || lookOut):
+		r.Verdict = Settled
+		say("%s holds %.0f in 100 and leads what would be treated differently by %.0f decibans.", c.Name, p*100, min(ahead, 99))
+		if confirmed {
+			say("A confirming sign was seen.")
+		} else {
+			say("Its last look-alike is ruled out.")
+		}
+	case p >= .6:
+		r.Verdict = Working
+		switch {
+		case p < .9:
+			say("%s holds %.0f in 100; 90 would settle it.", c.Name, p*100)
+		case ahead < 10:
+			say("A cause treated differently is only %.0f decibans behind.", ahead)
+		default:
+			say("No confirming sign has been seen yet, and a look-alike is still possible.")
+		}
+	default:
+		r.Verdict = Open
+		say("No cause holds 60 in 100 yet.")
+	}
+	if r.Verdict == Settled && (c.LabOnly != "" || c.Regulated != "") {
+		r.Verdict = Working
+		why := c.LabOnly
+		if c.Regulated != "" {
+			why = c.Regulated
+		}
+		r.Why = append(r.Why, "A desk cannot settle this one: "+why)
+	}
+}
+
+func (e *Engine) lookAlikesExcluded(c *knowledge.Cause, post []float64) bool {
+	if len(c.LookAlikes) == 0 {
+		return false
+	}
+	for _, l := range c.LookAlikes {
+		if i, ok := e.cause[l.Cause]; ok && math.Exp(post[i]) >= .01 {
+			return false
+		}
+	}
+	return true
+}
+
+// alarmShare is how likely a helper or regulated cause has to be before it is
+// called out even though it does not lead.
+const alarmShare = .05
+
+func (e *Engine) alarms(r *Ranking, idx []int, post []float64) {
+	if r.Looked == 0 {
+		return
+	}
+	lead := e.Base.Causes[idx[0]]
+	for _, i := range idx {
+		p := math.Exp(post[i])
+		if p < alarmShare {
+			break
+		}
+		c := e.Base.Causes[i]
+		switch {
+		case c.Regulated != "":
+			r.Alarms = append(r.Alarms, fmt.Sprintf("%s may be regulated (%.0f in 100): %s", c.Name, p*100, c.Regulated))
+		case c.Kind == "helper" && lead.Kind != "helper":
+			r.Alarms = append(r.Alarms, fmt.Sprintf("%s is a helper and still possible (%.0f in 100): split it from %s before anything is sprayed.", c.Name, p*100, lead.Name))
+		}
+	}
+}
+
+// stopShare is the belief one treatment group has to hold before more looking
+// is no longer worth it.
+const stopShare = .95
+
+func (e *Engine) stop(r *Ranking) {
+	if r.Looked < 2 || r.NoneFits || len(r.Plans) == 0 || r.Plans[0].P < stopShare || len(r.Alarms) > 0 {
+		return
+	}
+	if len(r.Plans[0].Causes) > 1 {
+		r.Stop = strings.Join(r.Plans[0].Causes, " and ") + " are treated the same way: you can stop here, or look once more to know for the record."
+		return
+	}
+	r.Stop = "What is left to look at would not change what to do: you can stop here."
+}

@@ -1,0 +1,156 @@
+package knowledge
+
+import "sort"
+
+// Base is a whole knowledge base. Slices are sorted by id; build one with New,
+// never by hand, so that the look-ups agree with the slices.
+type Base struct {
+	Causes     []*Cause
+	Findings   []*Finding
+	Hosts      []*Host
+	Remedies   []*Remedy
+	Conflicts  []*Conflict
+	LifeTables []*LifeTable
+
+	cause   map[string]*Cause
+	finding map[string]*Finding
+	host    map[string]*Host
+	remedy  map[string]*Remedy
+	life    map[string]*LifeTable
+}
+
+// New indexes the entries. Of two entries with one id the later wins, which is
+// how a desk lays its own file over ours.
+func New(causes []*Cause, findings []*Finding, hosts []*Host, remedies []*Remedy, conflicts []*Conflict, life []*LifeTable) *Base {
+	b := &Base{}
+	b.Causes, b.cause = index(causes, func(c *Cause) string { return c.ID })
+	b.Findings, b.finding = index(findings, func(f *Finding) string { return f.ID })
+	b.Hosts, b.host = index(hosts, func(h *Host) string { return h.ID })
+	b.Remedies, b.remedy = index(remedies, func(r *Remedy) string { return r.ID })
+	b.LifeTables, b.life = index(life, func(l *LifeTable) string { return l.ID })
+	b.Conflicts, _ = index(conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
+	return b
+}
+
+func index[T any](in []*T, id func(*T) string) ([]*T, map[string]*T) {
+	m := make(map[string]*T, len(in))
+	for _, x := range in {
+		m[id(x)] = x
+	}
+	out := make([]*T, 0, len(m))
+	for _, x := range m {
+		out = append(out, x)
+	}
+	sort.Slice(out, func(i, j int) bool { return id(out[i]) < id(out[j]) })
+	return out, m
+}
+
+// Cause returns a cause by id, nil when there is none.
+func (b *Base) Cause(id string) *Cause { return b.cause[id] }
+
+// Finding returns a finding by id, nil when there is none.
+func (b *Base) Finding(id string) *Finding { return b.finding[id] }
+
+// Host returns a host by id, nil when there is none.
+func (b *Base) Host(id string) *Host { return b.host[id] }
+
+// Remedy returns a remedy by id, nil when there is none.
+func (b *Base) Remedy(id string) *Remedy { return b.remedy[id] }
+
+// LifeTable returns a life table by id, nil when there is none.
+func (b *Base) LifeTable(id string) *LifeTable { return b.life[id] }
+
+// ConflictBetween returns the days to wait to use "next" after "earlier", and
+// the conflict, nil when the two do not concern each other.
+func (b *Base) ConflictBetween(earlier, next string) (int, *Conflict) {
+	for _, c := range b.Conflicts {
+		if c.A == earlier && c.B == next {
+			return c.DaysAtoB, c
+		}
+		if c.B == earlier && c.A == next {
+			return c.DaysBtoA, c
+		}
+	}
+	return 0, nil
+}
+
+// Background returns the normalised background rates of a finding's states.
+func (f *Finding) Background() []float64 {
+	out := make([]float64, len(f.States))
+	sum := 0.0
+	for i, s := range f.States {
+		out[i] = s.Background.P()
+		sum += out[i]
+	}
+	for i := range out {
+		out[i] /= sum
+	}
+	return out
+}
+
+// Chances returns P(state | cause) for every state of a finding: what the
+// cause says on the scale; the rest shared among the other states in
+// proportion to their background, so that an odd state stays odd. A finding
+// the cause does not mention has the background rates.
+func (c *Cause) Chances(f *Finding) []float64 {
+	out := f.Background()
+	said := c.Findings[f.ID]
+	if len(said) == 0 {
+		return out
+	}
+	given, rest := 0.0, 0.0
+	for i, s := range f.States {
+		if w, ok := said[s.ID]; ok {
+			given += w.P()
+		} else {
+			rest += out[i]
+		}
+	}
+	left := 1 - given
+	if rest == 0 || left < .003 {
+		left = .003
+	}
+	sum := 0.0
+	for i, s := range f.States {
+		if w, ok := said[s.ID]; ok {
+			out[i] = w.P()
+		} else {
+			out[i] = left * out[i] / rest
+		}
+		sum += out[i]
+	}
+	for i := range out {
+		out[i] /= sum
+	}
+	return out
+}
+
+// Affinity of a cause for a host, as a factor on the prior. The most exact
+// word wins: the host itself, its group, its family, its form, then "any". A
+// plant the cause is not known on gets a small factor, never nothing: first
+// records happen. Figures are judgement.
+func (c *Cause) Affinity(id, group, family, form string) float64 {
+	for _, key := range [...]string{id, "group:" + group, "family:" + family, "form:" + form, "any"} {
+		if w, ok := c.Hosts[key]; ok {
+			switch w {
+			case "strong":
+				return 4
+			case "usual":
+				return 1
+			case "weak":
+				return .2
+			case "never":
+				return .001
+			}
+		}
+	}
+	if id == "" && family == "" && group == "" && form == "" {
+		return .3
+	}
+	return .02
+}
+
+// Commonness as a factor on the prior; figures are judgement.
+func (c *Cause) Common() float64 {
+	return map[string]float64{"very common": 8, "common": 4, "occasional": 1.5, "uncommon": .5, "rare": .1}[c.Commonness]
+}

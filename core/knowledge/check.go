@@ -1,0 +1,365 @@
+package knowledge
+
+import (
+	"fmt"
+	"slices"
+	"sort"
+	"strings"
+
+	"botanik/core/mix"
+)
+
+// Problem is a rule broken by an entry, with the mend.
+type Problem struct {
+	File  string `json:"file"`
+	Entry string `json:"entry"`
+	What  string `json:"what"`
+	Mend  string `json:"mend"`
+}
+
+func (p Problem) String() string {
+	return fmt.Sprintf("%s: %s: %s; %s", p.File, p.Entry, p.What, p.Mend)
+}
+
+// Vocabularies the checks hold entries to.
+var (
+	Parts      = []string{"plant", "shoot", "leaf", "flower", "fruit", "stem", "root", "pot", "asked"}
+	Hows       = []string{"asked", "eye", "lens", "test", "scope", "meter"}
+	Kinds      = []string{"pest", "helper", "harmless", "disease", "disorder", "injury"}
+	Common     = []string{"very common", "common", "occasional", "uncommon", "rare"}
+	Forms      = []string{"annual", "perennial", "woody", "bulb", "houseplant", "succulent", "conifer", "palm", "fern", "orchid"}
+	Places     = []string{"indoors", "greenhouse", "balcony", "garden", "orchard"}
+	Classes    = []string{"oil", "soap", "sulfur", "copper", "alcohol", "aromatic"}
+	Affinities = []string{"strong", "usual", "weak", "never"}
+	Disposals  = []string{"none", "compost", "hot compost", "bag", "as local rules say"}
+	Worths     = []string{"good", "fair", "some"}
+	Serious    = []string{"none", "low", "moderate", "high"}
+	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
+)
+
+type checker struct {
+	b     *Base
+	out   []Problem
+	file  string
+	entry string
+}
+
+func (k *checker) at(file, kind, id string) { k.file, k.entry = file, kind+" "+id }
+
+func (k *checker) say(what, mend string) {
+	k.out = append(k.out, Problem{k.file, k.entry, what, mend})
+}
+
+func (k *checker) word(field, w string, allowed []string) {
+	if !slices.Contains(allowed, w) {
+		k.say(fmt.Sprintf("%s is %q", field, w), "use one of "+strings.Join(allowed, ", "))
+	}
+}
+
+func (k *checker) need(field, text, mend string) {
+	if strings.TrimSpace(text) == "" {
+		k.say(field+" is missing", mend)
+	}
+}
+
+// Check returns every broken rule, sorted by file and entry; none for a sound
+// base.
+func Check(b *Base) []Problem {
+	k := &checker{b: b}
+	for _, f := range b.Findings {
+		k.finding(f)
+	}
+	for _, h := range b.Hosts {
+		k.host(h)
+	}
+	for _, r := range b.Remedies {
+		k.remedy(r)
+	}
+	for _, c := range b.Causes {
+		k.cause(c)
+	}
+	for _, c := range b.Conflicts {
+		k.at(c.From, "conflict", c.A+" and "+c.B)
+		k.remedyRef("a", c.A)
+		k.remedyRef("b", c.B)
+		k.word("tank", c.Tank, []string{"never", "labels", "allowed"})
+		if c.DaysAtoB < 0 || c.DaysBtoA < 0 {
+			k.say("a wait is below zero", "give days of zero or more")
+		}
+		k.need("why", c.Why, "say why the two are kept apart")
+		k.need("source", c.Source, `name it in general terms or write "judgement"`)
+	}
+	for _, l := range b.LifeTables {
+		k.at(l.From, "life table", l.ID)
+		k.need("source", l.Source, `name it in general terms or write "judgement"`)
+		for _, s := range l.Stages {
+			if s.DD <= 0 || s.Upper <= s.Lower {
+				k.say("stage "+s.ID+" has no thermal need that makes sense", "give degree_days above zero and upper_c above lower_c")
+			}
+		}
+	}
+	sort.SliceStable(k.out, func(i, j int) bool {
+		if k.out[i].File != k.out[j].File {
+			return k.out[i].File < k.out[j].File
+		}
+		return k.out[i].Entry < k.out[j].Entry
+	})
+	return k.out
+}
+
+func (k *checker) finding(f *Finding) {
+	k.at(f.From, "finding", f.ID)
+	k.need("name", f.Name, "say it in plain words")
+	k.need("short", f.Short, "give one or two words for the tilt")
+	k.word("part", f.Part, Parts)
+	k.word("how", f.How, Hows)
+	if f.Minutes <= 0 || f.Minutes > 2880 {
+		k.say("minutes are missing or absurd", "give the minutes the look takes at the desk")
+	}
+	if len(f.States) < 2 {
+		k.say("has fewer than two states", "a finding needs at least two answers")
+	}
+	seen := map[string]bool{}
+	for _, s := range f.States {
+		if seen[s.ID] {
+			k.say("state "+s.ID+" stands twice", "rename one")
+		}
+		seen[s.ID] = true
+		k.freq("state "+s.ID, s.Background)
+	}
+}
+
+func (k *checker) freq(field string, f Frequency) {
+	if _, ok := frequencies[f]; !ok {
+		k.say(fmt.Sprintf("%s: %q is off the scale", field, string(f)), "use never, rare, seldom, sometimes, often, usually or always")
+	}
+}
+
+func (k *checker) host(h *Host) {
+	k.at(h.From, "host", h.ID)
+	k.need("name", h.Name, "give its common name")
+	k.need("scientific", h.Scientific, "give its botanical name")
+	k.need("family", h.Family, "give its plant family, so that it falls back well")
+	k.need("leaf", h.Leaf, "name its leaf drawing")
+	k.word("form", h.Form, Forms)
+	for class, w := range h.Sensitive {
+		k.word("sensitive class", class, Classes)
+		k.word("sensitive "+class, w, []string{"care", "never"})
+	}
+	if len(h.Sensitive) > 0 {
+		k.need("source", h.Source, `say where the sensitivity comes from, or "judgement"`)
+	}
+}
+
+func (k *checker) remedyRef(field, id string) {
+	if k.b.Remedy(id) == nil {
+		k.say(fmt.Sprintf("%s names the remedy %q, which is not here", field, id), "correct the id or add the remedy")
+	}
+}
+
+func (k *checker) remedy(r *Remedy) {
+	k.at(r.From, "remedy", r.ID)
+	k.need("name", r.Name, "say it in plain words, without a brand")
+	k.word("kind", r.Kind, RemedyKind)
+	k.word("bloom", r.Bloom, []string{"fine", "evening", "never"})
+	k.word("food", r.Food, []string{"fine", "label", "never"})
+	k.word("indoors", r.Indoors, []string{"fine", "air", "never"})
+	k.need("source", r.Source, `name it in general terms or write "judgement"`)
+	if r.Rung < 0 || r.Rung > 7 {
+		k.say("rung is off the ladder", "use 0 (leave it) to 7 (referred only)")
+	}
+	if len(r.Cautions) == 0 {
+		k.say("has no caution", "every recommendation carries at least one")
+	}
+	if len(r.How) == 0 {
+		k.say("does not say how", "say how it is done, step by step")
+	}
+	if r.Kind == "product" {
+		k.need("ingredient", r.Ingredient, "name the active ingredient")
+		k.need("mode", r.Mode, "give its mode-of-action group")
+		if r.RepeatMin <= 0 || r.RepeatMax < r.RepeatMin {
+			k.say("has no repeat range", "give repeat_min_days and repeat_max_days")
+		}
+		if r.Most <= 0 {
+			k.say("has no most_per_season", "give the safe number of uses a season")
+		}
+	}
+	if r.Rung == 7 && !r.Licensed {
+		k.say("stands on rung 7 and is not licensed", "set licensed: true; rung 7 is referred only")
+	}
+	for _, h := range r.Harms {
+		k.word("harms", h, Classes)
+	}
+	for stage, share := range r.Kills {
+		if share < 0 || share > 1 {
+			k.say("kills."+stage+" is not a share", "give 0 to 1")
+		}
+	}
+	for _, rt := range r.Rates {
+		lo := k.rate(rt.ID+".low", rt.Low)
+		hi := k.rate(rt.ID+".high", rt.High)
+		if lo != nil && hi != nil && lo.Fraction.Cmp(hi.Fraction) > 0 {
+			k.say("rate "+rt.ID+" has its low above its high", "swap them")
+		}
+	}
+}
+
+func (k *checker) rate(field, text string) *mix.Rate {
+	r, err := mix.ParseRate(text)
+	if err != nil {
+		k.say("rate "+field+": "+err.Error(), "write it like 10 mL per L, 2 %, 1:50 of water, 5 g per L")
+		return nil
+	}
+	return &r
+}
+
+func (k *checker) cause(c *Cause) {
+	k.at(c.From, "cause", c.ID)
+	k.need("name", c.Name, "say it in plain words")
+	k.need("class", c.Class, "give its class")
+	k.need("group", c.Group, "give its treatment group")
+	k.word("kind", c.Kind, Kinds)
+	k.word("commonness", c.Commonness, Common)
+	k.word("seriousness", c.Seriousness, Serious)
+	k.word("disposal", c.Disposal, Disposals)
+	k.need("spread", c.Spread, "say how it spreads, or that it does not")
+	k.need("recovers", c.Recovers, "say what recovers and what does not")
+	k.need("plain", c.Plain, "write three plain sentences for the grower")
+	k.need("source", c.Source, `name it in general terms or write "judgement"`)
+	k.need("tolerable.text", c.Tolerable.Text, "say what level needs no action")
+	k.need("tolerable.source", c.Tolerable.Source, `name it in general terms or write "judgement"`)
+	if len(c.Why) == 0 {
+		k.say("does not say why it happens", "give the conditions that favour it")
+	}
+	if len(c.Drawing) == 0 {
+		k.say("has no drawing", "give the drawing characters")
+	}
+	if len(c.Hosts) == 0 {
+		k.say("names no host", "give host ids, family:, group:, form: or any")
+	}
+	for key, w := range c.Hosts {
+		k.word("hosts."+key, w, Affinities)
+		k.hostKey(key)
+	}
+	for _, p := range c.Places {
+		k.word("places", p, Places)
+	}
+	for _, m := range c.Months {
+		if m < 1 || m > 12 {
+			k.say("a month is not 1 to 12", "use the months of the northern year")
+		}
+	}
+	for _, p := range c.Parts {
+		k.word("parts", p, Parts)
+	}
+	for id, states := range c.Findings {
+		k.causeFinding(id, states)
+	}
+	if len(c.Confirms) == 0 && c.LabOnly == "" {
+		k.say("has no confirming sign", "name the finding and states that settle it, or say in lab_only why a desk cannot")
+	}
+	for _, s := range append(slices.Clone(c.Confirms), c.Excludes...) {
+		k.sign(s)
+	}
+	for _, l := range c.LookAlikes {
+		k.lookAlike(c, l)
+	}
+	if c.LifeTable != "" && k.b.LifeTable(c.LifeTable) == nil {
+		k.say("names a life table that is not here", "correct life_table or add it")
+	}
+	k.actions(c)
+}
+
+func (k *checker) hostKey(key string) {
+	kind, val, cut := strings.Cut(key, ":")
+	ok := key == "any"
+	for _, h := range k.b.Hosts {
+		if ok {
+			break
+		}
+		switch {
+		case !cut:
+			ok = h.ID == key
+		case kind == "family":
+			ok = h.Family == val
+		case kind == "group":
+			ok = h.Group == val
+		case kind == "form":
+			ok = h.Form == val
+		}
+	}
+	if !ok {
+		k.say(fmt.Sprintf("hosts names %q, which no host here answers to", key), "correct it or add the host")
+	}
+}
+
+func (k *checker) causeFinding(id string, states map[string]Frequency) {
+	f := k.b.Finding(id)
+	if f == nil {
+		k.say(fmt.Sprintf("findings names %q, which is not here", id), "correct the id or add the finding")
+		return
+	}
+	sum := 0.0
+	for st, w := range states {
+		if f.State(st) < 0 {
+			k.say(fmt.Sprintf("findings.%s has no state %q", id, st), "use a state of that finding")
+		}
+		k.freq("findings."+id+"."+st, w)
+		sum += w.P()
+	}
+	if sum > 1.2 {
+		k.say(fmt.Sprintf("findings.%s adds up to %.2f", id, sum), "its states have to share one whole")
+	}
+}
+
+func (k *checker) sign(s Sign) {
+	f := k.b.Finding(s.Finding)
+	if f == nil {
+		k.say(fmt.Sprintf("a sign names the finding %q, which is not here", s.Finding), "correct the id or add the finding")
+		return
+	}
+	for _, st := range s.States {
+		if f.State(st) < 0 {
+			k.say(fmt.Sprintf("a sign names the state %q of %s, which is not there", st, s.Finding), "use a state of that finding")
+		}
+	}
+}
+
+func (k *checker) lookAlike(c *Cause, l LookAlike) {
+	o := k.b.Cause(l.Cause)
+	if o == nil {
+		k.say(fmt.Sprintf("look_alikes names %q, which is not here", l.Cause), "correct the id or add the cause")
+		return
+	}
+	k.need("look_alikes."+l.Cause+".split", l.Split, "say the look that splits the two")
+	if !slices.ContainsFunc(o.LookAlikes, func(x LookAlike) bool { return x.Cause == c.ID }) {
+		k.say(fmt.Sprintf("look-alike %s does not name %s back", l.Cause, c.ID), "add it on the other side")
+	}
+}
+
+func (k *checker) actions(c *Cause) {
+	if c.Kind == "helper" {
+		for _, a := range c.Actions {
+			if r := k.b.Remedy(a.Remedy); r != nil && r.Kind == "product" {
+				k.say("offers a product against a helper", "a helper is left alone")
+			}
+		}
+	}
+	gentle := false
+	for _, a := range c.Actions {
+		k.remedyRef("actions", a.Remedy)
+		k.word("actions."+a.Remedy+".worth", a.Worth, Worths)
+		if r := k.b.Remedy(a.Remedy); r != nil && r.Rung <= 3 {
+			gentle = true
+		}
+	}
+	for _, m := range c.MustNot {
+		k.need("must_not.why", m.Why, "say why not")
+		if m.Remedy != "" {
+			k.remedyRef("must_not", m.Remedy)
+		}
+	}
+	if !gentle {
+		k.say("has no action without chemistry", "add one of rungs 0 to 3")
+	}
+}

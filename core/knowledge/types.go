@@ -1,0 +1,235 @@
+package knowledge
+
+// Frequency is a word of the seven-step scale.
+type Frequency string
+
+var frequencies = map[Frequency]float64{"never": .003, "rare": .03, "seldom": .12, "sometimes": .35, "often": .65, "usually": .85, "always": .97}
+
+// P returns the probability a frequency word stands for, 0 for an unknown word.
+func (f Frequency) P() float64 { return frequencies[f] }
+
+// State is one answer a finding can have. Background is how often it would be
+// met on a plant brought in for any reason; the states of a finding are
+// normalised to one.
+type State struct {
+	ID         string    `json:"id" yaml:"id"`
+	Name       string    `json:"name" yaml:"name"`
+	Said       string    `json:"said,omitempty" yaml:"said"`
+	Background Frequency `json:"background" yaml:"background"`
+	Absent     bool      `json:"absent,omitempty" yaml:"absent"`
+}
+
+// Finding is a character that can be looked at: where, how, at what cost.
+type Finding struct {
+	ID          string  `json:"id" yaml:"id"`
+	Name        string  `json:"name" yaml:"name"`
+	Short       string  `json:"short" yaml:"short"`
+	Hint        string  `json:"hint,omitempty" yaml:"hint"`
+	Part        string  `json:"part" yaml:"part" doc:"plant, shoot, leaf, flower, fruit, stem, root, pot or asked"`
+	Where       string  `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
+	How         string  `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`
+	Minutes     float64 `json:"minutes" yaml:"minutes"`
+	Destructive bool    `json:"destructive,omitempty" yaml:"destructive"`
+	Cluster     string  `json:"cluster,omitempty" yaml:"cluster"`
+	States      []State `json:"states" yaml:"states"`
+	From        string  `json:"from,omitempty" yaml:"-"`
+}
+
+// State returns the index of a state, -1 when the finding has none such.
+func (f *Finding) State(id string) int {
+	for i := range f.States {
+		if f.States[i].ID == id {
+			return i
+		}
+	}
+	return -1
+}
+
+// Sign is a finding in any of some states.
+type Sign struct {
+	Finding string   `json:"finding" yaml:"finding"`
+	States  []string `json:"states" yaml:"states"`
+}
+
+// LookAlike names another cause and the look that splits the two.
+type LookAlike struct {
+	Cause string `json:"cause" yaml:"cause"`
+	Split string `json:"split" yaml:"split"`
+}
+
+// Action is something to do about a cause, mildest rung first.
+type Action struct {
+	Remedy string `json:"remedy" yaml:"remedy"`
+	Worth  string `json:"worth" yaml:"worth" doc:"good, fair or some: how much it does against this cause"`
+	When   string `json:"when,omitempty" yaml:"when"`
+}
+
+// MustNot is something that would harm or waste, with why.
+type MustNot struct {
+	What   string `json:"what" yaml:"what"`
+	Why    string `json:"why" yaml:"why"`
+	Remedy string `json:"remedy,omitempty" yaml:"remedy"`
+}
+
+// Tolerable is the level below which nothing needs doing.
+type Tolerable struct {
+	Text    string  `json:"text" yaml:"text"`
+	PerUnit float64 `json:"perUnit,omitempty" yaml:"per_unit" doc:"pests per leaf or shoot; 0 when not counted so"`
+	Share   float64 `json:"share,omitempty" yaml:"share" doc:"share of leaves hit, 0 to 1; 0 when not counted so"`
+	Unit    string  `json:"unit,omitempty" yaml:"unit"`
+	Source  string  `json:"source" yaml:"source"`
+}
+
+// Cause is a pest, helper, harmless thing, disease, disorder or injury.
+type Cause struct {
+	ID           string                          `json:"id" yaml:"id"`
+	Name         string                          `json:"name" yaml:"name"`
+	Scientific   string                          `json:"scientific,omitempty" yaml:"scientific"`
+	Class        string                          `json:"class" yaml:"class"`
+	Kind         string                          `json:"kind" yaml:"kind" doc:"pest, helper, harmless, disease, disorder or injury"`
+	Group        string                          `json:"group" yaml:"group" doc:"causes of one treatment group are treated the same way"`
+	Commonness   string                          `json:"commonness" yaml:"commonness" doc:"very common, common, occasional, uncommon or rare"`
+	Regulated    string                          `json:"regulated,omitempty" yaml:"regulated" doc:"why it goes to the authority; empty when it does not"`
+	LabOnly      string                          `json:"labOnly,omitempty" yaml:"lab_only" doc:"why a desk cannot settle it; empty when it can"`
+	Hosts        map[string]string               `json:"hosts" yaml:"hosts" doc:"host id, group:, family:, form: or any → strong, usual, weak, never"`
+	Places       []string                        `json:"places,omitempty" yaml:"places"`
+	Months       []int                           `json:"months,omitempty" yaml:"months" doc:"months met, northern year"`
+	Parts        []string                        `json:"parts" yaml:"parts"`
+	Findings     map[string]map[string]Frequency `json:"findings" yaml:"findings"`
+	Confirms     []Sign                          `json:"confirms" yaml:"confirms"`
+	Excludes     []Sign                          `json:"excludes,omitempty" yaml:"excludes"`
+	LookAlikes   []LookAlike                     `json:"lookAlikes" yaml:"look_alikes"`
+	Stages       []string                        `json:"stages,omitempty" yaml:"stages"`
+	LifeTable    string                          `json:"lifeTable,omitempty" yaml:"life_table"`
+	SizeMm       []float64                       `json:"sizeMm,omitempty" yaml:"size_mm"`
+	Spread       string                          `json:"spread" yaml:"spread"`
+	Carries      string                          `json:"carries,omitempty" yaml:"carries"`
+	Why          []string                        `json:"why" yaml:"why"`
+	Seriousness  string                          `json:"seriousness" yaml:"seriousness" doc:"none, low, moderate, high"`
+	Tolerable    Tolerable                       `json:"tolerable" yaml:"tolerable"`
+	Recovers     string                          `json:"recovers" yaml:"recovers"`
+	Disposal     string                          `json:"disposal" yaml:"disposal" doc:"none, compost, hot compost, bag or as local rules say"`
+	DisposalNote string                          `json:"disposalNote,omitempty" yaml:"disposal_note"`
+	Actions      []Action                        `json:"actions" yaml:"actions"`
+	MustNot      []MustNot                       `json:"mustNot,omitempty" yaml:"must_not"`
+	Plain        string                          `json:"plain" yaml:"plain" doc:"three sentences for the grower"`
+	Drawing      map[string]any                  `json:"drawing" yaml:"drawing"`
+	Source       string                          `json:"source" yaml:"source"`
+	From         string                          `json:"from,omitempty" yaml:"-"`
+}
+
+// Host is a plant. Sensitive maps a class of product (oil, soap, sulfur,
+// copper, alcohol, aromatic) to "care" or "never".
+type Host struct {
+	ID         string            `json:"id" yaml:"id"`
+	Name       string            `json:"name" yaml:"name"`
+	Scientific string            `json:"scientific" yaml:"scientific"`
+	Aliases    []string          `json:"aliases,omitempty" yaml:"aliases"`
+	Family     string            `json:"family" yaml:"family"`
+	Group      string            `json:"group,omitempty" yaml:"group"`
+	Form       string            `json:"form" yaml:"form" doc:"annual, perennial, woody, bulb, houseplant, succulent, conifer, palm, fern or orchid"`
+	Eaten      string            `json:"eaten,omitempty" yaml:"eaten"`
+	BeeVisited bool              `json:"beeVisited" yaml:"bees"`
+	Dormant    bool              `json:"dormant" yaml:"dormant"`
+	Sensitive  map[string]string `json:"sensitive,omitempty" yaml:"sensitive"`
+	Leaf       string            `json:"leaf" yaml:"leaf"`
+	Source     string            `json:"source,omitempty" yaml:"source"`
+	From       string            `json:"from,omitempty" yaml:"-"`
+}
+
+// Rate is a label's typical range for one use. Texts are read by package mix.
+type Rate struct {
+	ID   string `json:"id" yaml:"id"`
+	Name string `json:"name" yaml:"name"`
+	Low  string `json:"low" yaml:"low"`
+	High string `json:"high" yaml:"high"`
+	Form string `json:"form" yaml:"form"`
+	With string `json:"with,omitempty" yaml:"with" doc:"another part that has to be in the tank"`
+}
+
+// Hazards are judged 0 (none) to 3 (serious).
+type Hazards struct {
+	Bees    int `json:"bees" yaml:"bees"`
+	Helpers int `json:"helpers" yaml:"helpers"`
+	Water   int `json:"water" yaml:"water"`
+	People  int `json:"people" yaml:"people"`
+	Pets    int `json:"pets" yaml:"pets"`
+	Plant   int `json:"plant" yaml:"plant"`
+}
+
+// Sum is the whole hazard, for choosing the least inside a rung.
+func (h Hazards) Sum() int { return h.Bees + h.Helpers + h.Water + h.People + h.Pets + h.Plant }
+
+// Remedy is anything a grower can be told to do, bottled or not.
+type Remedy struct {
+	ID         string             `json:"id" yaml:"id"`
+	Name       string             `json:"name" yaml:"name"`
+	Rung       int                `json:"rung" yaml:"rung" doc:"0 leave it … 7 referred only"`
+	Kind       string             `json:"kind" yaml:"kind" doc:"action, culture, helper, product or referred"`
+	Ingredient string             `json:"ingredient,omitempty" yaml:"ingredient"`
+	Mode       string             `json:"mode,omitempty" yaml:"mode" doc:"mode-of-action group"`
+	ModeName   string             `json:"modeName,omitempty" yaml:"mode_name"`
+	Acts       string             `json:"acts,omitempty" yaml:"acts" doc:"contact, residual, gut, protects or cures"`
+	Kills      map[string]float64 `json:"kills,omitempty" yaml:"kills" doc:"stage → share killed where it reaches, 0 to 1"`
+	HalfLife   float64            `json:"halfLifeDays,omitempty" yaml:"half_life_days"`
+	TempMin    *float64           `json:"tempMinC,omitempty" yaml:"temp_min_c"`
+	TempMax    *float64           `json:"tempMaxC,omitempty" yaml:"temp_max_c"`
+	NoSun      bool               `json:"noSun,omitempty" yaml:"no_sun"`
+	NoDrought  bool               `json:"noDrought,omitempty" yaml:"no_drought"`
+	Harms      []string           `json:"harms,omitempty" yaml:"harms" doc:"sensitivity classes that concern it"`
+	Bloom      string             `json:"bloom" yaml:"bloom" doc:"fine, evening or never"`
+	Food       string             `json:"food" yaml:"food" doc:"fine, label or never"`
+	WaitDays   int                `json:"waitDays,omitempty" yaml:"wait_days" doc:"days before harvest"`
+	RepeatMin  int                `json:"repeatMinDays,omitempty" yaml:"repeat_min_days"`
+	RepeatMax  int                `json:"repeatMaxDays,omitempty" yaml:"repeat_max_days"`
+	Most       int                `json:"mostPerSeason,omitempty" yaml:"most_per_season"`
+	Season     string             `json:"season,omitempty" yaml:"season" doc:"dormant: only without leaves; leaf: only in leaf"`
+	Indoors    string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
+	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
+	Licensed   bool               `json:"licensed,omitempty" yaml:"licensed"`
+	Flammable  bool               `json:"flammable,omitempty" yaml:"flammable"`
+	Patch      bool               `json:"patch,omitempty" yaml:"patch" doc:"patch test first"`
+	Hazards    Hazards            `json:"hazards" yaml:"hazards"`
+	Wear       []string           `json:"wear,omitempty" yaml:"wear"`
+	Storage    string             `json:"storage,omitempty" yaml:"storage"`
+	Rates      []Rate             `json:"rates,omitempty" yaml:"rates"`
+	How        []string           `json:"how" yaml:"how"`
+	Cautions   []string           `json:"cautions" yaml:"cautions"`
+	Reach      string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
+	Source     string             `json:"source" yaml:"source"`
+	From       string             `json:"from,omitempty" yaml:"-"`
+}
+
+// Conflict keeps two remedies apart by days, one figure for each order, and
+// says whether they may share a tank.
+type Conflict struct {
+	A         string `json:"a" yaml:"a"`
+	B         string `json:"b" yaml:"b"`
+	DaysAtoB  int    `json:"daysAtoB" yaml:"a_then_b_days"`
+	DaysBtoA  int    `json:"daysBtoA" yaml:"b_then_a_days"`
+	Tank      string `json:"tank" yaml:"tank" doc:"never, labels or allowed"`
+	DormantOK bool   `json:"dormantOk,omitempty" yaml:"dormant_ok"`
+	Why       string `json:"why" yaml:"why"`
+	Source    string `json:"source" yaml:"source"`
+	From      string `json:"from,omitempty" yaml:"-"`
+}
+
+// LifeStage is a stage with its thermal need.
+type LifeStage struct {
+	ID    string  `json:"id" yaml:"id"`
+	Name  string  `json:"name" yaml:"name"`
+	Lower float64 `json:"lowerC" yaml:"lower_c"`
+	Upper float64 `json:"upperC" yaml:"upper_c"`
+	DD    float64 `json:"degreeDays" yaml:"degree_days" doc:"degree-days above the lower threshold"`
+	Soil  bool    `json:"soil,omitempty" yaml:"soil"`
+}
+
+// LifeTable is approximate development data for one pest.
+type LifeTable struct {
+	ID     string      `json:"id" yaml:"id"`
+	Name   string      `json:"name" yaml:"name"`
+	Spread float64     `json:"spread" yaml:"spread" doc:"slowest eggs take this share longer, 0.25 = a quarter"`
+	Stages []LifeStage `json:"stages" yaml:"stages"`
+	Source string      `json:"source" yaml:"source"`
+	From   string      `json:"from,omitempty" yaml:"-"`
+}

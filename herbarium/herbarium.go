@@ -1,0 +1,143 @@
+package herbarium
+
+import (
+	"bytes"
+	"embed"
+	"fmt"
+	"io/fs"
+	"os"
+	"path"
+	"sort"
+	"strings"
+	"sync"
+
+	"botanik/core/knowledge"
+
+	"github.com/goccy/go-yaml"
+)
+
+//go:embed causes findings hosts remedies conflicts.yaml lifetables.yaml
+var ours embed.FS
+
+// maxFile keeps a mistaken or hostile file from filling memory.
+const maxFile = 4 << 20
+
+type entries struct {
+	causes    []*knowledge.Cause
+	findings  []*knowledge.Finding
+	hosts     []*knowledge.Host
+	remedies  []*knowledge.Remedy
+	conflicts []*knowledge.Conflict
+	life      []*knowledge.LifeTable
+}
+
+// Embedded returns the herbarium that ships with the program. It is checked by
+// tests, so it panics only when the program was built from a broken one.
+var Embedded = sync.OnceValue(func() *knowledge.Base {
+	b, err := Load("")
+	if err != nil {
+		panic("herbarium: " + err.Error())
+	}
+	return b
+})
+
+// Load reads our herbarium with, when dir is not empty, a desk's own folder
+// laid over it. It reports the file and place of a mistake in the YAML; the
+// rules of the entries are for knowledge.Check.
+func Load(dir string) (*knowledge.Base, error) {
+	var e entries
+	if err := e.walk(ours, "herbarium/"); err != nil {
+		return nil, err
+	}
+	if dir != "" {
+		st, err := os.Stat(dir)
+		if err != nil || !st.IsDir() {
+			return nil, fmt.Errorf("herbarium folder %q cannot be read; give a folder with causes/, findings/, hosts/ or remedies/ in it", dir)
+		}
+		if err := e.walk(os.DirFS(dir), strings.TrimSuffix(dir, "/")+"/"); err != nil {
+			return nil, err
+		}
+	}
+	return knowledge.New(e.causes, e.findings, e.hosts, e.remedies, e.conflicts, e.life), nil
+}
+
+func (e *entries) walk(fsys fs.FS, prefix string) error {
+	var files []string
+	err := fs.WalkDir(fsys, ".", func(p string, d fs.DirEntry, err error) error {
+		if err != nil {
+			return err
+		}
+		if !d.IsDir() && strings.HasSuffix(p, ".yaml") {
+			files = append(files, p)
+		}
+		return nil
+	})
+	if err != nil {
+		return err
+	}
+	sort.Strings(files)
+	for _, f := range files {
+		data, err := fs.ReadFile(fsys, f)
+		if err != nil {
+			return err
+		}
+		if err := e.read(f, prefix+f, data); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// read decodes one file by the folder it lies in.
+func (e *entries) read(name, label string, data []byte) error {
+	if len(data) > maxFile {
+		return fmt.Errorf("%s: is larger than 4 MiB; split it", label)
+	}
+	kind := strings.TrimSuffix(path.Base(name), ".yaml")
+	if d := path.Dir(name); d != "." {
+		kind = path.Base(d)
+	}
+	switch kind {
+	case "causes":
+		return decode(label, data, &e.causes, func(c *knowledge.Cause) *string { c.From = label; return &c.ID })
+	case "findings":
+		return decode(label, data, &e.findings, func(f *knowledge.Finding) *string {
+			f.From = label
+			for i := range f.States {
+				if f.States[i].Name == "" {
+					f.States[i].Name = f.States[i].ID
+				}
+			}
+			return &f.ID
+		})
+	case "hosts":
+		return decode(label, data, &e.hosts, func(h *knowledge.Host) *string { h.From = label; return &h.ID })
+	case "remedies":
+		return decode(label, data, &e.remedies, func(r *knowledge.Remedy) *string { r.From = label; return &r.ID })
+	case "conflicts":
+		return decode(label, data, &e.conflicts, func(c *knowledge.Conflict) *string { c.From = label; return &c.A })
+	case "lifetables":
+		return decode(label, data, &e.life, func(l *knowledge.LifeTable) *string { l.From = label; return &l.ID })
+	}
+	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml or lifetables.yaml", label)
+}
+
+// decode reads a list strictly: an unknown field is a mistake, not ignored,
+// and an id may stand only once in one file.
+func decode[T any](label string, data []byte, into *[]*T, mark func(*T) *string) error {
+	var list []*T
+	dec := yaml.NewDecoder(bytes.NewReader(data), yaml.Strict(), yaml.DisallowUnknownField())
+	if err := dec.Decode(&list); err != nil {
+		return fmt.Errorf("%s: %s", label, yaml.FormatError(err, false, false))
+	}
+	for i, x := range list {
+		if x == nil {
+			return fmt.Errorf("%s: entry %d is empty; remove the lone dash", label, i+1)
+		}
+		if id := mark(x); *id == "" {
+			return fmt.Errorf("%s: entry %d has no id; give it one", label, i+1)
+		}
+	}
+	*into = append(*into, list...)
+	return nil
+}

@@ -1,0 +1,69 @@
+package herbarium
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"botanik/core/knowledge"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestOurHerbariumIsSound(t *testing.T) {
+	b, err := Load("")
+	require.NoError(t, err)
+	for _, p := range knowledge.Check(b) {
+		t.Error(p)
+	}
+	t.Logf("%d causes, %d findings, %d hosts, %d remedies", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies))
+}
+
+func TestADesksOwnFolderChangesAndAdds(t *testing.T) {
+	dir := t.TempDir()
+	require.NoError(t, os.MkdirAll(filepath.Join(dir, "hosts"), 0o755))
+	require.NoError(t, os.WriteFile(filepath.Join(dir, "hosts", "own.yaml"), []byte("- {id: rose, name: Our rose, scientific: Rosa, family: rosaceae, form: woody, leaf: compound}\n- {id: tea, name: Tea, scientific: Camellia sinensis, family: theaceae, form: woody, leaf: ovate}\n"), 0o644))
+	b, err := Load(dir)
+	require.NoError(t, err)
+	assert.Equal(t, "Our rose", b.Host("rose").Name)
+	assert.Contains(t, b.Host("rose").From, "own.yaml", "it says where it came from")
+	assert.NotNil(t, b.Host("tea"))
+	assert.Equal(t, len(Embedded().Hosts)+1, len(b.Hosts))
+}
+
+func TestBrokenFilesNameThePlace(t *testing.T) {
+	for name, c := range map[string]struct{ file, text, word string }{
+		"unknown field": {"hosts/x.yaml", "- {id: a, colour: blue}\n", "colour"},
+		"no id":         {"hosts/x.yaml", "- {name: a}\n", "no id"},
+		"not a list":    {"causes/x.yaml", "id: a\n", "causes/x.yaml"},
+		"broken yaml":   {"findings/x.yaml", "- {id: [\n", "findings/x.yaml"},
+		"lone dash":     {"hosts/x.yaml", "-\n", "lone dash"},
+		"lost file":     {"notes/x.yaml", "- {id: a}\n", "no folder"},
+	} {
+		t.Run(name, func(t *testing.T) {
+			dir := t.TempDir()
+			p := filepath.Join(dir, c.file)
+			require.NoError(t, os.MkdirAll(filepath.Dir(p), 0o755))
+			require.NoError(t, os.WriteFile(p, []byte(c.text), 0o644))
+			_, err := Load(dir)
+			require.Error(t, err)
+			assert.Contains(t, err.Error(), c.word)
+		})
+	}
+	_, err := Load("/no/such/folder")
+	assert.ErrorContains(t, err, "cannot be read")
+}
+
+func FuzzRead(f *testing.F) {
+	f.Add("causes/a.yaml", "- {id: a, hosts: {any: usual}}")
+	f.Add("findings/a.yaml", "- {id: a, states: [{id: x}, {id: y}]}")
+	f.Add("conflicts.yaml", "- {a: x, b: y}")
+	f.Add("lifetables.yaml", "- &a [*a]")
+	f.Fuzz(func(t *testing.T, name, text string) {
+		var e entries
+		if e.read(name, name, []byte(text)) == nil {
+			knowledge.Check(knowledge.New(e.causes, e.findings, e.hosts, e.remedies, e.conflicts, e.life))
+		}
+	})
+}
