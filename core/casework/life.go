@@ -1,0 +1,163 @@
+package casework
+
+import (
+	"fmt"
+	"time"
+
+	"botanik/core/fault"
+)
+
+// Stage of a case, as it lies in the trays.
+type Stage string
+
+// The stages.
+const (
+	Waiting  Stage = "waiting"
+	Bench    Stage = "bench"
+	Review   Stage = "review" // a trainee's verdict waits for an advisor
+	Ready    Stage = "ready"  // to hand over
+	Handed   Stage = "handed" // out, with a follow-up or referral running
+	Referred Stage = "referred"
+	Closed   Stage = "closed"
+)
+
+// Stages in order of the work.
+var Stages = []Stage{Waiting, Bench, Review, Ready, Handed, Referred, Closed}
+
+// Facts a stage is worked out from.
+type Facts struct {
+	Looks       int
+	Verdict     bool
+	Degree      string // settled, working, open, undetermined, referred
+	NeedsReview bool
+	Remedy      bool
+	NeedsMix    bool // a product was chosen
+	Mix         bool
+	NeedsDays   bool
+	Days        bool
+	HandedOver  bool
+	Closed      bool
+	Refer       bool // regulated or undetermined: sent on
+}
+
+// Where works out the stage. It is never set by hand, so that the trays always
+// agree with the steps.
+func Where(f Facts) Stage {
+	switch {
+	case f.Closed:
+		return Closed
+	case f.HandedOver && f.Refer:
+		return Referred
+	case f.HandedOver:
+		return Handed
+	case f.Verdict && f.NeedsReview:
+		return Review
+	case f.Verdict && (f.Refer || f.Remedy && (!f.NeedsMix || f.Mix) && (!f.NeedsDays || f.Days)):
+		return Ready
+	case f.Looks > 0 || f.Verdict:
+		return Bench
+	}
+	return Waiting
+}
+
+// Step of the bench with its state: done, next (needs you), open, or shut with
+// the reason.
+type Step struct {
+	ID    string `json:"id"`
+	Name  string `json:"name"`
+	State string `json:"state"`
+	Note  string `json:"note,omitempty"`
+}
+
+// Steps of the bench and what each waits for. Any order is allowed; "shut" only
+// where a step cannot mean anything yet.
+func Steps(f Facts) []Step {
+	done := func(ok bool) string {
+		if ok {
+			return "done"
+		}
+		return "open"
+	}
+	steps := []Step{
+		{"in", "Brought in", "done", ""},
+		{"look", "Look", done(f.Looks >= 2), ""},
+		{"verdict", "Verdict", done(f.Verdict), ""},
+		{"act", "Act?", done(f.Remedy || f.Refer && f.Verdict), ""},
+		{"remedy", "Remedy", done(f.Remedy || f.Refer && f.Verdict), ""},
+		{"mix", "Mix", done(f.Mix || f.Verdict && (f.Refer || f.Remedy && !f.NeedsMix)), ""},
+		{"days", "Days", done(f.Days || f.Verdict && (f.Refer || f.Remedy && !f.NeedsDays)), ""},
+		{"handover", "Hand over", done(f.HandedOver), ""},
+		{"story", "Story", done(f.Closed), ""},
+	}
+	if f.Looks == 1 {
+		steps[1].Note = "one look so far"
+	}
+	if f.NeedsReview {
+		steps[2].State, steps[2].Note = "waits", "an advisor has to agree"
+	}
+	if err := MayHandOver(f); err != nil && !f.HandedOver {
+		steps[7].State, steps[7].Note = "shut", fault.From(err)[0].Problem
+	}
+	for i := range steps {
+		if steps[i].State == "open" && steps[i].ID != "act" && steps[i].ID != "story" {
+			steps[i].State = "next"
+			break
+		}
+	}
+	return steps
+}
+
+// MayHandOver says why a case cannot go to the grower yet, nil when it can.
+func MayHandOver(f Facts) error {
+	switch {
+	case !f.Verdict:
+		return fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
+	case f.NeedsReview:
+		return fault.New("verdict", "a trainee's verdict waits for an advisor", "ask an advisor to agree or change it")
+	case f.Refer:
+		return nil
+	case !f.Remedy:
+		return fault.New("remedy", "nothing is chosen to be done yet", `choose a remedy; "leave it and watch" is one`)
+	case f.NeedsMix && !f.Mix:
+		return fault.New("mix", "the amounts are not worked out yet", "enter the sprayer on the Mix step")
+	case f.NeedsDays && !f.Days:
+		return fault.New("days", "the days are not set yet", "set the first day on the Days step")
+	}
+	return nil
+}
+
+// AskOn is the day to ask how it went: after the last treatment of the round
+// plus the time to see an effect; ten days when only watched or done by hand;
+// thirty for a referral.
+func AskOn(handed time.Time, days []time.Time, effectDays int, referred bool) time.Time {
+	if referred {
+		return handed.AddDate(0, 0, 30)
+	}
+	last := handed
+	for _, d := range days {
+		if d.After(last) {
+			last = d
+		}
+	}
+	if effectDays <= 0 {
+		effectDays = 7
+	}
+	if len(days) == 0 && effectDays < 10 {
+		effectDays = 10
+	}
+	return last.AddDate(0, 0, effectDays)
+}
+
+// Due words a follow-up against today: in N days, today, N days late.
+func Due(ask, today time.Time) (word string, late int) {
+	d := int(today.Truncate(24*time.Hour).Sub(ask.Truncate(24*time.Hour)).Hours() / 24)
+	switch {
+	case d < 0:
+		return fmt.Sprintf("in %d days", -d), 0
+	case d == 0:
+		return "today", 0
+	case d == 1:
+		return "1 day late", 1
+	}
+	return fmt.Sprintf("%d days late", d), d
+}

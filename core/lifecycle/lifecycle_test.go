@@ -1,0 +1,87 @@
+package lifecycle_test
+
+import (
+	"math"
+	"testing"
+	"time"
+
+	"botanik/core/knowledge"
+	"botanik/core/lifecycle"
+	"botanik/herbarium"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+func TestClosedFormWorkedValues(t *testing.T) {
+	lt := &knowledge.LifeTable{Name: "x", Spread: .2, Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}, {ID: "young", Lower: 10, Upper: 30, DD: 100}}}
+	w, err := lifecycle.Closed(lt, 20)
+	require.NoError(t, err)
+	assert.InDelta(t, 6, w.From, 1e-9, "slowest egg: 5 days and a fifth")
+	assert.InDelta(t, 12, w.To, 1e-9, "fastest egg 4 and fastest young 8")
+	assert.False(t, w.Empty)
+	hot, _ := lifecycle.Closed(lt, 45)
+	top, _ := lifecycle.Closed(lt, 30)
+	assert.InDelta(t, top.From, hot.From, 1e-9, "horizontal cut-off above the upper threshold")
+	cold, err := lifecycle.Closed(lt, 8)
+	require.NoError(t, err)
+	assert.True(t, cold.Empty)
+	assert.Contains(t, cold.Text, "stands still")
+	_, err = lifecycle.Closed(lt, 90)
+	assert.ErrorContains(t, err, "out of range")
+}
+
+func TestWarmerIsNeverSlower(t *testing.T) {
+	for _, lt := range herbarium.Embedded().LifeTables {
+		last := math.Inf(1)
+		for temp := 12.0; temp < 28; temp++ {
+			w, err := lifecycle.Closed(lt, temp)
+			require.NoError(t, err)
+			if w.Generation == 0 {
+				continue
+			}
+			assert.LessOrEqual(t, w.Generation, last, "%s at %g", lt.ID, temp)
+			last = w.Generation
+		}
+	}
+}
+
+func TestRepeatsKeepTheLabel(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		lo := rapid.IntRange(1, 14).Draw(t, "lo")
+		r := lifecycle.RepeatRequest{
+			Start: time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC), GapMin: lo, GapMax: lo + rapid.IntRange(0, 14).Draw(t, "span"),
+			Most: rapid.IntRange(1, 6).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"),
+		}
+		r.Used = rapid.IntRange(0, r.Most-1).Draw(t, "used")
+		w, err := lifecycle.Closed(rapid.SampledFrom(herbarium.Embedded().LifeTables).Draw(t, "pest"), rapid.Float64Range(5, 35).Draw(t, "temp"))
+		require.NoError(t, err)
+		r.Window = &w
+		s, err := lifecycle.Repeats(r)
+		require.NoError(t, err)
+		assert.LessOrEqual(t, len(s.Days)+r.Used, r.Most)
+		for i := 1; i < len(s.Days); i++ {
+			gap := int(s.Days[i].Sub(s.Days[i-1]).Hours() / 24)
+			assert.GreaterOrEqual(t, gap, r.GapMin)
+			assert.LessOrEqual(t, gap, r.GapMax)
+		}
+		assert.NotEmpty(t, s.Notes)
+	})
+}
+
+func TestRepeatsRefuse(t *testing.T) {
+	base := lifecycle.RepeatRequest{Start: time.Now(), GapMin: 7, GapMax: 14, Want: 2}
+	for word, change := range map[string]func(*lifecycle.RepeatRequest){
+		"shortest gap":     func(r *lifecycle.RepeatRequest) { r.School = 3 },
+		"all 3 uses":       func(r *lifecycle.RepeatRequest) { r.Most, r.Used = 3, 3 },
+		"not 1 to 12":      func(r *lifecycle.RepeatRequest) { r.Want = 0 },
+		"is not a range":   func(r *lifecycle.RepeatRequest) { r.GapMax = 2 },
+		"not 1 to 60 days": func(r *lifecycle.RepeatRequest) { r.School = 99 },
+	} {
+		r := base
+		change(&r)
+		_, err := lifecycle.Repeats(r)
+		assert.ErrorContains(t, err, word)
+	}
+}

@@ -1,0 +1,158 @@
+package lifecycle
+
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+)
+
+// Window is the closed-form answer at a steady temperature, in days.
+type Window struct {
+	TempC      float64 `json:"tempC"`
+	EggMax     float64 `json:"eggMaxDays"`   // the slowest egg hatches; 0 when born alive
+	YoungMin   float64 `json:"youngMinDays"` // the fastest young becomes a laying adult
+	From       float64 `json:"fromDays"`
+	To         float64 `json:"toDays"` // before this
+	Empty      bool    `json:"empty"`  // no single gap does it
+	Soil       bool    `json:"soil"`   // a stage out of reach of leaf sprays
+	Generation float64 `json:"generationDays"`
+	Text       string  `json:"text"`
+}
+
+// Days a stage needs at a steady temperature in °C; +Inf when too cold. Above
+// the upper threshold growth stays at the upper's rate (horizontal cut-off).
+func Days(s knowledge.LifeStage, tempC float64) float64 {
+	t := math.Min(tempC, s.Upper)
+	if t <= s.Lower {
+		return math.Inf(1)
+	}
+	return s.DD / (t - s.Lower)
+}
+
+// Closed works out the window for a remedy that spares eggs.
+// t_egg(max) ≤ gap < t_egg(min) + t_young(min), with the life table's spread as
+// the share by which the slowest lag and the fastest lead.
+func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
+	if tempC < -20 || tempC > 50 || math.IsNaN(tempC) {
+		return Window{}, fault.New("tempC", fmt.Sprintf("%g °C is out of range", tempC), "give the mean of the coming days, -20 to 50")
+	}
+	w := Window{TempC: tempC}
+	egg, rest := 0.0, 0.0
+	for _, s := range lt.Stages {
+		d := Days(s, tempC)
+		w.Generation += d
+		if s.ID == "egg" {
+			egg = d
+		} else {
+			rest += d
+		}
+		w.Soil = w.Soil || s.Soil
+	}
+	if math.IsInf(w.Generation, 1) {
+		w.EggMax, w.YoungMin, w.From, w.To, w.Generation = 0, 0, 0, 0, 0
+		w.Empty = true
+		w.Text = fmt.Sprintf("At %.0f °C %s stands still: repeat only when it is warmer, or by what you see.", tempC, lt.Name)
+		return w, nil
+	}
+	w.EggMax = egg * (1 + lt.Spread)
+	w.YoungMin = rest * (1 - lt.Spread)
+	w.From, w.To = w.EggMax, egg*(1-lt.Spread)+w.YoungMin
+	w.Empty = w.From >= w.To
+	switch {
+	case w.Empty:
+		w.Text = fmt.Sprintf("At %.0f °C no single gap catches all of %s: the last eggs hatch on day %.0f when the first young already lay. Plan one spray more, or add what kills eggs.", tempC, lt.Name, w.From)
+	case egg == 0:
+		w.Text = fmt.Sprintf("At %.0f °C the young of %s are born alive and have young of their own after %.0f days: repeat before that.", tempC, lt.Name, w.To)
+	default:
+		w.Text = fmt.Sprintf("At %.0f °C the last eggs of %s hatch by day %.0f and the first young lay from day %.0f: repeat between the two.", tempC, lt.Name, math.Ceil(w.From), math.Floor(w.To))
+	}
+	if w.Soil {
+		w.Text += " Part of its life is in the soil, out of reach of leaf sprays."
+	}
+	return w, nil
+}
+
+// RepeatRequest asks for treatment days.
+type RepeatRequest struct {
+	Start  time.Time
+	GapMin int // label's shortest gap, days
+	GapMax int // label's longest useful gap, days
+	Most   int // label's most per season; 0 when it sets none
+	Used   int // already used this season
+	Want   int // treatments wanted in this round, this one included
+	School int // a fixed rhythm in days chosen instead; 0 to compute
+	Window *Window
+	Kills  float64 // share of eggs the remedy kills; above .5 the window does not bind
+}
+
+// Schedule is the days with the reasons for the gap.
+type Schedule struct {
+	Days  []time.Time
+	Gap   int
+	Notes []string
+}
+
+// Repeats sets the days: the window's middle when there is one, kept inside
+// the label's range; never under its shortest gap nor over its most.
+func Repeats(r RepeatRequest) (Schedule, error) {
+	var l fault.List
+	if r.GapMin < 0 || r.GapMax < r.GapMin {
+		l.Add("gap", "the label's range is not a range", "give the shortest and the longest gap in days")
+	}
+	if r.Want < 1 || r.Want > 12 {
+		l.Add("count", fmt.Sprintf("%d treatments is not 1 to 12", r.Want), "plan one round at a time")
+	}
+	if r.School < 0 || r.School > 60 {
+		l.Add("gap", "is not 1 to 60 days", "give days, or leave it out to have it computed")
+	}
+	if r.School > 0 && r.School < r.GapMin {
+		l.Add("gap", fmt.Sprintf("%d days is under the label's shortest gap of %d", r.School, r.GapMin), fmt.Sprintf("use %d days or more", r.GapMin))
+	}
+	left := r.Want
+	if r.Most > 0 {
+		left = r.Most - r.Used
+		if left <= 0 {
+			l.Add("count", fmt.Sprintf("all %d uses the label allows in a season are used", r.Most), "choose another way")
+		}
+	}
+	if err := l.Err(); err != nil {
+		return Schedule{}, err
+	}
+	s := Schedule{Gap: r.GapMin, Notes: []string{}}
+	switch {
+	case r.School > 0:
+		s.Gap = r.School
+		s.Notes = append(s.Notes, fmt.Sprintf("Every %d days, as chosen.", r.School))
+	case r.Window != nil && r.Window.Generation > 0 && r.Kills < .5:
+		s.Notes = append(s.Notes, r.Window.Text)
+		s.Gap = int(math.Ceil(r.Window.From))
+		if r.Window.EggMax == 0 {
+			s.Gap = int(math.Floor(r.Window.To * .7))
+		}
+		if r.Window.Empty {
+			s.Gap = max(1, int(math.Floor(r.Window.To)))
+		}
+		if s.Gap < r.GapMin {
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's shortest gap of %d days is kept.", r.GapMin))
+		}
+		if s.Gap > r.GapMax {
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's longest gap of %d days is kept.", r.GapMax))
+		}
+		s.Gap = min(max(s.Gap, r.GapMin), r.GapMax)
+	default:
+		s.Gap = (r.GapMin + r.GapMax + 1) / 2
+		s.Notes = append(s.Notes, fmt.Sprintf("The middle of the usual range of %d to %d days.", r.GapMin, r.GapMax))
+	}
+	n := r.Want
+	if left < n {
+		n = left
+		s.Notes = append(s.Notes, fmt.Sprintf("Cut to %d: the label allows %d a season and %d are used.", n, r.Most, r.Used))
+	}
+	for i := range n {
+		s.Days = append(s.Days, r.Start.AddDate(0, 0, i*s.Gap))
+	}
+	return s, nil
+}

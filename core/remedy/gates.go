@@ -1,0 +1,362 @@
+package remedy
+
+import (
+	"fmt"
+	"slices"
+	"time"
+
+	"botanik/core/knowledge"
+)
+
+type gateInput struct {
+	b   *knowledge.Base
+	c   *knowledge.Cause
+	r   *knowledge.Remedy
+	s   Situation
+	day time.Time
+}
+
+type gate func(*gateInput) []Reason
+
+// gates in the order their reasons are most useful to read.
+var gates = []gate{regulated, meant, licensed, law, policy, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, indoors, living}
+
+func say(gate string, st Status, format string, a ...any) []Reason {
+	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
+}
+
+func regulated(g *gateInput) []Reason {
+	if g.c.Regulated == "" || g.r.ID == "inspect" {
+		return nil
+	}
+	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)
+}
+
+func meant(g *gateInput) []Reason {
+	for _, m := range g.c.MustNot {
+		if m.Remedy == g.r.ID {
+			return say("meant", No, "Must not: %s.", m.Why)
+		}
+	}
+	for _, a := range g.c.Actions {
+		if a.Remedy == g.r.ID {
+			return nil
+		}
+	}
+	if g.c.Kind == "helper" {
+		return say("meant", No, "%s is a helper and is left alone.", g.c.Name)
+	}
+	return say("meant", No, "Not meant for %s: it would do nothing useful.", g.c.Name)
+}
+
+func licensed(g *gateInput) []Reason {
+	if !g.r.Licensed {
+		return nil
+	}
+	return say("licensed", No, "Only through a licensed applicator and local rules; this desk refers it.")
+}
+
+func law(g *gateInput) []Reason {
+	w, ok := g.s.House.Law[g.r.Ingredient]
+	if !ok || g.r.Ingredient == "" {
+		return nil
+	}
+	ref := ""
+	if w.Reference != "" {
+		ref = " (" + w.Reference + ")"
+	}
+	switch w.Status {
+	case "banned":
+		return say("law", No, "Local law bans %s%s.", g.r.Ingredient, ref)
+	case "licensed":
+		return say("law", No, "Local law leaves %s to licensed persons%s.", g.r.Ingredient, ref)
+	case "restricted":
+		return say("law", Care, "Local law restricts %s%s: read it first.", g.r.Ingredient, ref)
+	}
+	return nil
+}
+
+func policy(g *gateInput) []Reason {
+	p, ok := g.s.House.Policy[g.r.ID]
+	if !ok {
+		return nil
+	}
+	why := ""
+	if p.Why != "" {
+		why = ": " + p.Why
+	}
+	switch {
+	case p.Use == "no":
+		return say("house", No, "This house does not recommend it%s.", why)
+	case p.Use == "heavy" && g.s.Pressure != "heavy":
+		return say("house", NotNow, "This house keeps it for heavy pressure%s.", why)
+	}
+	return nil
+}
+
+func hostGate(g *gateInput) []Reason {
+	var out []Reason
+	for _, class := range g.r.Harms {
+		out = append(out, sensitivity(g, class)...)
+	}
+	return out
+}
+
+func sensitivity(g *gateInput, class string) []Reason {
+	if h := g.b.Host(g.s.Host); h != nil {
+		switch h.Sensitive[class] {
+		case "never":
+			return say("host", No, "%s is harmed by %s.", h.Name, class)
+		case "care":
+			return say("host", Care, "%s can be marked by %s: patch test three leaves, wait two days.", h.Name, class)
+		}
+		return nil
+	}
+	// An unknown plant is judged by its relatives, then by plants of its form.
+	family, form := false, false
+	for _, h := range g.b.Hosts {
+		if h.Sensitive[class] == "never" {
+			family = family || g.s.Family != "" && h.Family == g.s.Family
+			form = form || g.s.Form != "" && h.Form == g.s.Form
+		}
+	}
+	switch {
+	case family:
+		return say("host", No, "The plant is not known here and a relative of it is harmed by %s.", class)
+	case form:
+		return say("host", Care, "The plant is not known here and some of its kind are harmed by %s: patch test three leaves, wait two days.", class)
+	}
+	return say("host", Care, "The plant is not known here: patch test three leaves and wait two days before any %s.", class)
+}
+
+func bloom(g *gateInput) []Reason {
+	if !g.s.InBloom {
+		return nil
+	}
+	switch g.r.Bloom {
+	case "never":
+		return say("bloom", NotNow, "In flower: not until the flowers are over or cut off, for the bees.")
+	case "evening":
+		return say("bloom", Care, "In flower: only late in the evening, and not onto open flowers.")
+	}
+	return nil
+}
+
+func (g *gateInput) waitDays() int {
+	return max(g.r.WaitDays, g.s.House.Labels[g.r.ID].WaitDays)
+}
+
+func food(g *gateInput) []Reason {
+	eaten := g.s.Edible
+	if !eaten {
+		return nil
+	}
+	if g.r.Food == "never" {
+		return say("food", No, "Not for anything that is eaten.")
+	}
+	var out []Reason
+	if g.r.Food == "label" {
+		out = say("food", Care, "Eaten: only a product whose label names this crop.")
+	}
+	wait := g.waitDays()
+	if wait == 0 {
+		return out
+	}
+	switch {
+	case g.s.DaysToHarvest == nil:
+		out = append(out, say("food", Care, "Wait %d days between it and picking; the harvest day is not known.", wait)...)
+	case *g.s.DaysToHarvest < wait:
+		free := g.day.AddDate(0, 0, *g.s.DaysToHarvest)
+		out = append(out, Reason{"food", NotNow, fmt.Sprintf("Picking is in %d days and it asks for %d: pick first, then treat.", *g.s.DaysToHarvest, wait), free.Format(DateLayout)})
+	default:
+		out = append(out, say("food", Care, "Wait %d days before picking.", wait)...)
+	}
+	return out
+}
+
+func earlier(g *gateInput) []Reason {
+	var out []Reason
+	for _, e := range g.s.Earlier {
+		on, err := time.Parse(DateLayout, e.On)
+		if err != nil {
+			continue
+		}
+		days, c := g.b.ConflictBetween(e.Remedy, g.r.ID)
+		if c == nil || c.DormantOK && g.s.Dormant || days == 0 {
+			continue
+		}
+		free := on.AddDate(0, 0, days)
+		if g.day.Before(free) {
+			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s and %d days have to lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), days, c.Why), free.Format(DateLayout)})
+		}
+	}
+	return out
+}
+
+func repeats(g *gateInput) []Reason {
+	label := g.s.House.Labels[g.r.ID]
+	gap := max(g.r.RepeatMin, label.RepeatMin)
+	most := g.r.Most
+	if label.Most > 0 && (most == 0 || label.Most < most) {
+		most = label.Most
+	}
+	uses := 0
+	var last time.Time
+	for _, e := range g.s.Earlier {
+		on, err := time.Parse(DateLayout, e.On)
+		if e.Remedy != g.r.ID || err != nil || g.day.Sub(on) > 365*24*time.Hour {
+			continue
+		}
+		uses++
+		if on.After(last) {
+			last = on
+		}
+	}
+	if most > 0 && uses >= most {
+		return say("repeat", No, "Used %d times and the label's most a season is %d.", uses, most)
+	}
+	if free := last.AddDate(0, 0, gap); uses > 0 && g.day.Before(free) {
+		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %d days.", last.Format("Mon 2 Jan"), gap), free.Format(DateLayout)}}
+	}
+	return nil
+}
+
+// rotation looks at the last treatments with a resistance group: nerve and
+// growth modes can be outgrown, suffocation cannot (groups that begin UN-).
+func rotation(g *gateInput) []Reason {
+	if len(g.r.Mode) == 0 || g.r.Mode[0] < '0' || g.r.Mode[0] > '9' {
+		return nil
+	}
+	list := slices.Clone(g.s.Earlier)
+	slices.SortStableFunc(list, func(a, b Earlier) int {
+		switch {
+		case a.On > b.On:
+			return -1
+		case a.On < b.On:
+			return 1
+		}
+		return 0
+	})
+	row := 0
+	for _, e := range list {
+		r := g.b.Remedy(e.Remedy)
+		if r == nil || r.Kind != "product" {
+			continue
+		}
+		if r.Mode != g.r.Mode {
+			break
+		}
+		row++
+	}
+	switch {
+	case row >= 2:
+		return say("rotation", No, "Group %s was used %d times running: change to another way of killing.", g.r.Mode, row)
+	case row == 1:
+		return say("rotation", Care, "Group %s was used last time: better another way of killing.", g.r.Mode)
+	}
+	return nil
+}
+
+func stages(g *gateInput) []Reason {
+	if len(g.s.Stages) == 0 || len(g.r.Kills) == 0 {
+		return nil
+	}
+	_, protects := g.r.Kills["protects"]
+	_, cures := g.r.Kills["cures"]
+	if (protects || cures) && g.c.Kind == "disease" {
+		return nil
+	}
+	hit, miss := false, ""
+	for _, st := range g.s.Stages {
+		if g.r.Kills[st] >= .2 {
+			hit = true
+		} else {
+			miss = st
+		}
+	}
+	switch {
+	case !hit:
+		return say("stage", No, "It kills next to none of the stages seen (%s).", miss)
+	case miss != "":
+		return say("stage", Care, "It spares the %s stage: a repeat is needed.", miss)
+	}
+	return nil
+}
+
+func temperature(g *gateInput) []Reason {
+	t := g.s.TempC
+	if t == nil {
+		return nil
+	}
+	if g.r.TempMax != nil && *t > *g.r.TempMax {
+		return say("temperature", NotNow, "It is %.0f °C; not above %.0f °C. Wait for a cooler evening.", *t, *g.r.TempMax)
+	}
+	if g.r.TempMin != nil && *t < *g.r.TempMin {
+		return say("temperature", NotNow, "It is %.0f °C; not below %.0f °C. Wait for milder days.", *t, *g.r.TempMin)
+	}
+	return nil
+}
+
+func sunAndThirst(g *gateInput) []Reason {
+	var out []Reason
+	if g.r.NoSun && g.s.Sun {
+		out = append(out, say("sun", NotNow, "Not in sun: wait for evening shade.")...)
+	}
+	if g.r.NoDrought && g.s.Drought {
+		out = append(out, say("thirst", NotNow, "The plant is thirsty: water it and wait until it stands again.")...)
+	}
+	return out
+}
+
+func season(g *gateInput) []Reason {
+	switch {
+	case g.r.Season == "dormant" && !g.s.Dormant:
+		return say("season", NotNow, "Only on a leafless, dormant plant.")
+	case g.r.Season == "leaf" && g.s.Dormant:
+		return say("season", NotNow, "Only on a plant in leaf.")
+	}
+	return nil
+}
+
+func indoors(g *gateInput) []Reason {
+	if g.s.Place != "indoors" {
+		return nil
+	}
+	switch g.r.Indoors {
+	case "never":
+		return say("indoors", No, "Not indoors. Carry the plant out, or choose another.")
+	case "air":
+		if g.r.Flammable {
+			return say("indoors", Care, "Indoors: open the window, no flame or heater near by; it burns.")
+		}
+		return say("indoors", Care, "Indoors: open the window, or carry the plant out.")
+	}
+	return nil
+}
+
+func living(g *gateInput) []Reason {
+	var out []Reason
+	h := g.r.Hazards
+	if g.s.Cat && h.Pets >= 3 {
+		if g.s.Place == "indoors" {
+			out = append(out, say("pets", No, "A cat lives there, and it is dangerous to cats.")...)
+		} else {
+			out = append(out, say("pets", Care, "Dangerous to cats: shut the cat in until it is dry.")...)
+		}
+	}
+	if (g.s.Cat || g.s.Dog) && h.Pets == 2 {
+		out = append(out, say("pets", Care, "Keep pets away until it is dry.")...)
+	}
+	if g.s.Dog && h.Pets >= 3 {
+		out = append(out, say("pets", Care, "Keep the dog away until it is dry.")...)
+	}
+	if g.s.Children && h.People >= 2 {
+		out = append(out, say("children", Care, "Keep children away, and store it locked.")...)
+	}
+	if g.s.Pond && h.Water >= 3 {
+		out = append(out, say("water", No, "Poisonous to water life, and a pond or drain is near.")...)
+	} else if g.s.Pond && h.Water == 2 {
+		out = append(out, say("water", Care, "Harms water life: keep it well away from the pond or drain.")...)
+	}
+	return out
+}

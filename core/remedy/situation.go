@@ -1,0 +1,123 @@
+package remedy
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+)
+
+// DateLayout is how a day is written.
+const DateLayout = "2006-01-02"
+
+// Earlier is a treatment already given.
+type Earlier struct {
+	Remedy string `json:"remedy" doc:"remedy id"`
+	On     string `json:"on" doc:"day it was given, YYYY-MM-DD"`
+}
+
+// Policy is the house's word on a remedy.
+type Policy struct {
+	Use string `json:"use" enum:"yes,heavy,no" doc:"yes, only in heavy pressure, or no"`
+	Why string `json:"why,omitempty"`
+}
+
+// Law is the local rule on an active ingredient.
+type Law struct {
+	Status    string `json:"status" enum:"allowed,restricted,licensed,banned"`
+	Reference string `json:"reference,omitempty"`
+}
+
+// Label overrides the herbarium's typical figures by the bottle on this shelf.
+// Zero means "as the herbarium says".
+type Label struct {
+	RepeatMin int    `json:"repeatMinDays,omitempty"`
+	Most      int    `json:"mostPerSeason,omitempty"`
+	WaitDays  int    `json:"waitDays,omitempty"`
+	Low       string `json:"low,omitempty"`
+	High      string `json:"high,omitempty"`
+}
+
+// House is everything a coordinator has set.
+type House struct {
+	Policy map[string]Policy `json:"policy,omitempty"` // remedy id → word
+	Law    map[string]Law    `json:"law,omitempty"`    // active ingredient → rule
+	Labels map[string]Label  `json:"labels,omitempty"` // remedy id → bottle
+}
+
+// Situation is the case as far as a treatment is concerned.
+type Situation struct {
+	Host          string    `json:"host,omitempty" doc:"host id; empty for an unknown plant"`
+	Family        string    `json:"family,omitempty" doc:"family of an unknown plant"`
+	Form          string    `json:"form,omitempty" doc:"form of an unknown plant"`
+	Place         string    `json:"place,omitempty" enum:"indoors,greenhouse,balcony,garden,orchard,"`
+	Date          string    `json:"date" doc:"the day asked about, YYYY-MM-DD"`
+	InBloom       bool      `json:"inBloom,omitempty"`
+	Edible        bool      `json:"edible,omitempty"`
+	DaysToHarvest *int      `json:"daysToHarvest,omitempty" minimum:"0"`
+	Children      bool      `json:"children,omitempty"`
+	Cat           bool      `json:"cat,omitempty"`
+	Dog           bool      `json:"dog,omitempty"`
+	Pond          bool      `json:"pond,omitempty" doc:"pond, stream or drain near by"`
+	TempC         *float64  `json:"tempC,omitempty" doc:"warmest of the hours meant for spraying, °C"`
+	Sun           bool      `json:"sun,omitempty" doc:"the spray would dry in sun"`
+	Drought       bool      `json:"drought,omitempty" doc:"the plant is thirsty"`
+	Dormant       bool      `json:"dormant,omitempty" doc:"without leaves"`
+	Stages        []string  `json:"stages,omitempty" doc:"stages seen: egg, crawler, young, grub, adult"`
+	Pressure      string    `json:"pressure,omitempty" enum:"light,moderate,heavy,"`
+	Earlier       []Earlier `json:"earlier,omitempty"`
+	House         House     `json:"house,omitempty"`
+}
+
+// Check names what cannot be used.
+func (s Situation) Check(b *knowledge.Base) error {
+	var l fault.List
+	if s.Host != "" && b.Host(s.Host) == nil {
+		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", s.Host), "use an id from kb list hosts, or leave it out and give family or form")
+	}
+	if s.Place != "" && !slices.Contains(knowledge.Places, s.Place) {
+		l.Add("place", fmt.Sprintf("%q is not a place", s.Place), "use "+strings.Join(knowledge.Places, ", "))
+	}
+	if _, err := time.Parse(DateLayout, s.Date); err != nil {
+		l.Add("date", fmt.Sprintf("%q is not a day", s.Date), "write it as YYYY-MM-DD")
+	}
+	if s.DaysToHarvest != nil && *s.DaysToHarvest < 0 {
+		l.Add("daysToHarvest", "is below zero", "give the days until the next picking, 0 for today")
+	}
+	if s.TempC != nil && (*s.TempC < -40 || *s.TempC > 60) {
+		l.Add("tempC", fmt.Sprintf("%g °C cannot be", *s.TempC), "give degrees Celsius")
+	}
+	if !slices.Contains([]string{"", "light", "moderate", "heavy"}, s.Pressure) {
+		l.Add("pressure", fmt.Sprintf("%q is not a pressure", s.Pressure), "use light, moderate or heavy")
+	}
+	for i, st := range s.Stages {
+		if !slices.Contains(Stages, st) {
+			l.Add(fmt.Sprintf("stages[%d]", i), fmt.Sprintf("%q is not a stage", st), "use "+strings.Join(Stages, ", "))
+		}
+	}
+	for i, e := range s.Earlier {
+		if b.Remedy(e.Remedy) == nil {
+			l.Add(fmt.Sprintf("earlier[%d].remedy", i), fmt.Sprintf("%q is not a remedy of the herbarium", e.Remedy), "use an id from kb list remedies")
+		}
+		if _, err := time.Parse(DateLayout, e.On); err != nil {
+			l.Add(fmt.Sprintf("earlier[%d].on", i), fmt.Sprintf("%q is not a day", e.On), "write it as YYYY-MM-DD")
+		}
+	}
+	for id, p := range s.House.Policy {
+		if !slices.Contains([]string{"yes", "heavy", "no"}, p.Use) {
+			l.Add("house.policy."+id, fmt.Sprintf("%q is not a policy", p.Use), "use yes, heavy or no")
+		}
+	}
+	for id, w := range s.House.Law {
+		if !slices.Contains([]string{"allowed", "restricted", "licensed", "banned"}, w.Status) {
+			l.Add("house.law."+id, fmt.Sprintf("%q is not a legal status", w.Status), "use allowed, restricted, licensed or banned")
+		}
+	}
+	return l.Err()
+}
+
+// Stages of a pest a remedy can kill.
+var Stages = []string{"egg", "crawler", "young", "grub", "resting", "adult"}
