@@ -48,8 +48,8 @@ type Pair struct {
 	Decibans float64   `json:"decibans"` // ahead of the best single cause
 }
 
-// Plan is a treatment group with the share of belief it holds.
-type Plan struct {
+// SamePlan is a treatment group with the share of belief it holds.
+type SamePlan struct {
 	Group  string   `json:"group"`
 	P      float64  `json:"p"`
 	Causes []string `json:"causes"`
@@ -68,7 +68,7 @@ type Ranking struct {
 	NoneFits   bool        `json:"noneFits"`
 	FitZ       float64     `json:"fitZ"` // standard deviations below the leader's own expectation
 	Pairs      []Pair      `json:"pairs"`
-	Plans      []Plan      `json:"plans"`
+	Plans      []SamePlan  `json:"plans"`
 	Stop       string      `json:"stop"`   // advice that looking can end
 	Alarms     []string    `json:"alarms"` // helper or regulated among the candidates
 	Next       []NextLook  `json:"next"`
@@ -303,12 +303,12 @@ func (e *Engine) expected(find, cause, level int) (m, v float64) {
 	return m, max(v-m*m, 0)
 }
 
-func (e *Engine) plans(post []float64, idx []int) []Plan {
+func (e *Engine) plans(post []float64, idx []int) []SamePlan {
 	share := make([]float64, len(e.gname))
 	for i, lp := range post {
 		share[e.groups[i]] += math.Exp(lp)
 	}
-	out := []Plan{}
+	out := []SamePlan{}
 	seen := map[int]int{}
 	for _, i := range idx {
 		g := e.groups[i]
@@ -319,13 +319,13 @@ func (e *Engine) plans(post []float64, idx []int) []Plan {
 			}
 			at = len(out)
 			seen[g] = at
-			out = append(out, Plan{e.gname[g], share[g], []string{}})
+			out = append(out, SamePlan{e.gname[g], share[g], []string{}})
 		}
 		if math.Exp(post[i]) >= .01 {
 			out[at].Causes = append(out[at].Causes, e.Base.Causes[i].Name)
 		}
 	}
-	slices.SortStableFunc(out, func(a, b Plan) int { return cmp.Compare(b.P, a.P) })
+	slices.SortStableFunc(out, func(a, b SamePlan) int { return cmp.Compare(b.P, a.P) })
 	return out
 }
 

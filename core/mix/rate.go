@@ -167,3 +167,23 @@ func (r Rate) PerLitre() string {
 	}
 	return Decimal(v, 2) + " " + unit + " per L"
 }
+
+// Middle is the rate halfway between two, written per litre and rounded down
+// to a tenth, so that it can be said aloud.
+func Middle(low, high Rate) string {
+	if low.Kind == Strength && high.Kind == Strength {
+		return low.Text // a strength is mixed at its gentle end
+	}
+	sum := new(big.Rat).Add(low.Fraction, high.Fraction)
+	perL := sum.Mul(sum, big.NewRat(500, 1))
+	tenths := new(big.Rat).SetInt64(int64(floor(new(big.Rat).Mul(perL, big.NewRat(10, 1)))))
+	unit := "mL"
+	if low.Dim == Mass {
+		unit = "g"
+	}
+	tenths.Quo(tenths, big.NewRat(10, 1))
+	if new(big.Rat).Quo(tenths, big.NewRat(1000, 1)).Cmp(low.Fraction) < 0 {
+		return low.Text // a range narrower than a tenth
+	}
+	return Decimal(tenths, 1) + " " + unit + " per L"
+}

@@ -1,0 +1,65 @@
+package main
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"os"
+	"os/signal"
+	"syscall"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/herbarium"
+
+	"github.com/spf13/cobra"
+)
+
+// Exit codes: 1 for trouble of ours, 2 for input that cannot be used.
+const (
+	exitTrouble = 1
+	exitInput   = 2
+)
+
+func main() {
+	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
+	defer stop()
+	if err := root().ExecuteContext(ctx); err != nil {
+		os.Exit(report(os.Stderr, err))
+	}
+}
+
+// report prints bad input as JSON that names each field and its mend.
+func report(w io.Writer, err error) int {
+	if !fault.Is(err) {
+		_, _ = fmt.Fprintln(w, "botanik:", err)
+		return exitTrouble
+	}
+	enc := json.NewEncoder(w)
+	enc.SetIndent("", "  ")
+	enc.SetEscapeHTML(false)
+	_ = enc.Encode(map[string]any{"errors": fault.From(err)})
+	return exitInput
+}
+
+func root() *cobra.Command {
+	var dir string
+	cmd := &cobra.Command{Use: "botanik", Short: "The plant desk: diagnose, advise, mix, follow up", SilenceUsage: true, SilenceErrors: true}
+	cmd.PersistentFlags().StringVar(&dir, "herbarium", os.Getenv("BOTANIK_HERBARIUM"), "folder with a desk's own entries, laid over ours")
+	base := func() (*knowledge.Base, error) {
+		if dir == "" {
+			return herbarium.Embedded(), nil
+		}
+		return herbarium.Load(dir)
+	}
+	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), kbCmd(base, &dir), userCmd(base), backupCmd(), restoreCmd(), openapiCmd())
+	return cmd
+}
+
+func printJSON(w io.Writer, v any) error {
+	enc := json.NewEncoder(w)
+	enc.SetIndent("", "  ")
+	enc.SetEscapeHTML(false)
+	return enc.Encode(v)
+}

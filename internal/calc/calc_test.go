@@ -1,0 +1,76 @@
+package calc
+
+import (
+	"encoding/json"
+	"testing"
+
+	"botanik/core/fault"
+	"botanik/herbarium"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestEveryExampleWorksAndHasASchema(t *testing.T) {
+	b := herbarium.Embedded()
+	for _, c := range All() {
+		t.Run(c.Name, func(t *testing.T) {
+			s, err := c.Describe(b)
+			require.NoError(t, err)
+			raw, err := json.Marshal(s)
+			require.NoError(t, err)
+			assert.Contains(t, string(raw), `"$defs"`)
+			assert.NotEmpty(t, c.About)
+		})
+	}
+}
+
+func TestBadInputNamesTheField(t *testing.T) {
+	b := herbarium.Embedded()
+	for _, c := range []struct{ name, in, field, word string }{
+		{"mix", `{"volume":"1 gallon","parts":[{"name":"x","rate":"2 %"}]}`, "volume.unit", "which kind"},
+		{"mix", `{"volume":"1 L","parts":[{"name":"x","rate":"3 %","high":"2 %"}]}`, "parts[0].rate", "top rate of 2 %"},
+		{"mix", `{"volumes":"1 L"}`, "volumes", "not a field"},
+		{"mix", `{"volume":1}`, "volume", "text"},
+		{"mix", `{"volume":`, "", "too early"},
+		{"mix", `{} {}`, "", "after the JSON"},
+		{"mix", ``, "", "empty"},
+		{"diagnose", `{"host":"triffid","looks":[]}`, "host", "not a host"},
+		{"diagnose", `{"looks":[{"finding":"flecks","state":"purple"}]}`, "looks[0].state", "no state"},
+		{"advise", `{"cause":"soup","case":{"date":"2026-07-01"}}`, "cause", "not a cause"},
+		{"advise", `{"cause":"rust","case":{"date":"2026-07-01","host":"x"}}`, "case.host", "not a host"},
+		{"advise", `{"cause":"rust","case":{}}`, "case.date", "missing"},
+		{"convert", `{"amount":"2 US tbsp","to":"g"}`, "unit", "measures"},
+		{"convert", `{"amount":"2 spoons","to":"mL"}`, "amount.unit", "which kind"},
+		{"repeat-days", `{"start":"soon","count":1}`, "start", "not a day"},
+		{"repeat-window", `{"lifeTable":"dragon","tempC":20}`, "lifeTable", "not a life table"},
+	} {
+		x, err := Find(c.name)
+		require.NoError(t, err)
+		_, err = x.Run(b, []byte(c.in))
+		require.Error(t, err, c.in)
+		f := fault.From(err)[0]
+		assert.Equal(t, c.field, f.Field, c.in)
+		assert.Contains(t, f.Problem, c.word, c.in)
+	}
+	_, err := Find("guess")
+	assert.ErrorContains(t, err, "is not a computation")
+}
+
+func TestAnEmptyListOfFindingsIsOpen(t *testing.T) {
+	r, err := Diagnose(herbarium.Embedded(), DiagnoseIn{})
+	require.NoError(t, err)
+	assert.Equal(t, "open", r.Verdict)
+}
+
+func FuzzDiagnose(f *testing.F) {
+	f.Add(`{"looks":[{"finding":"flecks","state":"many"}]}`)
+	f.Add(`{"host":"rose","month":13,"looks":null}`)
+	b := herbarium.Embedded()
+	c, _ := Find("diagnose")
+	f.Fuzz(func(t *testing.T, s string) {
+		if _, err := c.Run(b, []byte(s)); err != nil && !fault.Is(err) {
+			t.Fatal(err)
+		}
+	})
+}

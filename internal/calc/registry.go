@@ -1,0 +1,281 @@
+package calc
+
+import (
+	"time"
+
+	"botanik/core/casework"
+	"botanik/core/differential"
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/core/lifecycle"
+	"botanik/core/mix"
+	"botanik/core/remedy"
+	"botanik/core/scouting"
+	"botanik/internal/desk"
+)
+
+// DiagnoseIn is a sample: what is known before looking, and the looks.
+type DiagnoseIn struct {
+	differential.Setting
+	Looks []differential.Look `json:"looks"`
+}
+
+// AdviseIn is a cause and the case it is to be treated in.
+type AdviseIn struct {
+	Cause string           `json:"cause" doc:"cause id"`
+	Case  remedy.Situation `json:"case"`
+}
+
+// Diagnose ranks a sample.
+func Diagnose(b *knowledge.Base, in DiagnoseIn) (differential.Ranking, error) {
+	e := differential.NewEngine(b)
+	if err := e.Check(in.Setting, in.Looks); err != nil {
+		return differential.Ranking{}, err
+	}
+	return e.Rank(in.Setting, in.Looks), nil
+}
+
+// Advise answers the ladder.
+func Advise(b *knowledge.Base, in AdviseIn) (remedy.Advice, error) {
+	if in.Case.Date == "" {
+		return remedy.Advice{}, fault.New("case.date", "is missing", "give the day asked about as YYYY-MM-DD")
+	}
+	a, err := remedy.Advise(b, in.Cause, in.Case)
+	if err != nil {
+		l := fault.List{}
+		for _, f := range fault.From(err) {
+			if f.Field != "cause" {
+				f.Field = "case." + f.Field
+			}
+			l = append(l, f)
+		}
+		return a, l
+	}
+	return a, nil
+}
+
+type convertIn struct {
+	Amount string `json:"amount" doc:"like '2 US tbsp'"`
+	To     string `json:"to" doc:"unit, like 'mL'"`
+}
+
+type convertOut struct {
+	Text  string  `json:"text"`
+	Value float64 `json:"value"`
+	Exact string  `json:"exact" doc:"exact value as a fraction"`
+	Unit  string  `json:"unit"`
+}
+
+type rateIn struct {
+	Rate string `json:"rate"`
+}
+
+type rateOut struct {
+	Kind     mix.RateKind `json:"kind"`
+	PerLitre string       `json:"perLitre"`
+	Fraction float64      `json:"fraction" doc:"mL or g of product per mL of finished mix"`
+}
+
+type blendIn struct {
+	desk.MixInput
+	House remedy.House `json:"house,omitempty"`
+}
+
+type splitIn struct {
+	Causes []string `json:"causes"`
+}
+
+type countsIn struct {
+	Counts    []int              `json:"counts" doc:"pests per leaf or shoot"`
+	Threshold scouting.Threshold `json:"threshold,omitempty"`
+	Helpers   bool               `json:"helpers,omitempty"`
+}
+
+type countsOut struct {
+	Summary  scouting.Summary  `json:"summary"`
+	Decision scouting.Decision `json:"decision"`
+}
+
+type windowIn struct {
+	LifeTable string  `json:"lifeTable" doc:"id of a life table of the herbarium"`
+	TempC     float64 `json:"tempC" doc:"mean temperature of the coming days, °C"`
+}
+
+type repeatsIn struct {
+	Start     string   `json:"start" doc:"YYYY-MM-DD"`
+	GapMin    int      `json:"gapMinDays"`
+	GapMax    int      `json:"gapMaxDays"`
+	Most      int      `json:"mostPerSeason,omitempty"`
+	Used      int      `json:"used,omitempty"`
+	Count     int      `json:"count"`
+	Gap       int      `json:"gapDays,omitempty" doc:"a fixed rhythm"`
+	LifeTable string   `json:"lifeTable,omitempty"`
+	TempC     *float64 `json:"tempC,omitempty"`
+	KillsEggs float64  `json:"killsEggs,omitempty" doc:"share of eggs killed, 0 to 1"`
+}
+
+type repeatsOut struct {
+	Days  []string `json:"days"`
+	Gap   int      `json:"gapDays"`
+	Notes []string `json:"notes"`
+}
+
+type abbottIn struct {
+	TreatedAfter float64 `json:"treatedAfter"`
+	CheckAfter   float64 `json:"checkAfter"`
+}
+
+type shareOut struct {
+	Share float64 `json:"share"`
+}
+
+type wilsonIn struct {
+	Hit   int `json:"hit" minimum:"0"`
+	Total int `json:"total" minimum:"1"`
+}
+
+type intervalOut struct {
+	Share float64 `json:"share"`
+	Low   float64 `json:"low"`
+	High  float64 `json:"high"`
+}
+
+type nextMoveIn struct {
+	Word  string `json:"word" enum:"better,no change,worse,cannot tell"`
+	Borne bool   `json:"borne,omitempty" doc:"what is left can be borne"`
+	Round int    `json:"round"`
+	Nerve bool   `json:"nerve,omitempty" doc:"the remedy has a resistance group"`
+}
+
+type askOnIn struct {
+	Handed   string   `json:"handed"`
+	Days     []string `json:"days,omitempty"`
+	Effect   int      `json:"effectDays,omitempty"`
+	Referred bool     `json:"referred,omitempty"`
+}
+
+type dayOut struct {
+	Day string `json:"day"`
+}
+
+func day(field, s string) (time.Time, error) {
+	t, err := time.Parse(remedy.DateLayout, s)
+	if err != nil {
+		return t, fault.New(field, "is not a day", "write it as YYYY-MM-DD")
+	}
+	return t, nil
+}
+
+func table(b *knowledge.Base, id string) (*knowledge.LifeTable, error) {
+	lt := b.LifeTable(id)
+	if lt == nil {
+		ids := ""
+		for _, l := range b.LifeTables {
+			ids += " " + l.ID
+		}
+		return nil, fault.New("lifeTable", "is not a life table of the herbarium", "use one of:"+ids)
+	}
+	return lt, nil
+}
+
+func init() {
+	add("diagnose", "rank what a sample could be, with reasons and the next look", `{"host":"passionflower","place":"balcony","month":7,"looks":[{"finding":"flecks","state":"many"},{"finding":"walkers","state":"many","certainty":"think"},{"finding":"touch","state":"stays"}]}`, Diagnose)
+	add("advise", "the ladder of remedies for a cause and a case, each go, care, not now or no", `{"cause":"two-spotted-mite","case":{"host":"bean","place":"garden","date":"2026-07-10","edible":true,"daysToHarvest":5,"tempC":22,"earlier":[{"remedy":"summer-oil","on":"2026-06-30"}]}}`, Advise)
+	add("mix", "amounts per tank, spoons, order and what to buy", `{"volume":"3 L","sprayer":"1 L","spoons":"metric","parts":[{"name":"Insecticidal soap","rate":"15 mL per L","low":"10 mL per L","high":"20 mL per L","form":"soap"}]}`, func(_ *knowledge.Base, in mix.Request) (mix.Plan, error) { return mix.Make(in) })
+	add("blend", "the mix of one remedy of the herbarium within its label range", `{"remedy":"soap","use":"middle","volume":"1 L","spoons":"us"}`, func(b *knowledge.Base, in blendIn) (desk.Mixed, error) { return desk.Blend(b, in.House, in.MixInput) })
+	add("convert", "the same amount in another unit, exactly", `{"amount":"2 US tbsp","to":"mL"}`, func(_ *knowledge.Base, in convertIn) (convertOut, error) {
+		q, err := mix.Convert(in.Amount, in.To)
+		if err != nil {
+			return convertOut{}, err
+		}
+		f, _ := q.Value.Float64()
+		return convertOut{q.String(), f, q.Value.RatString(), q.Unit.Name}, nil
+	})
+	add("rate", "read a rate as a label writes it", `{"rate":"1:50 of water"}`, func(_ *knowledge.Base, in rateIn) (rateOut, error) {
+		r, err := mix.ParseRate(in.Rate)
+		if err != nil {
+			return rateOut{}, err
+		}
+		f, _ := r.Fraction.Float64()
+		return rateOut{r.Kind, r.PerLitre(), f}, nil
+	})
+	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
+		return differential.NewEngine(b).Split(in.Causes)
+	})
+	add("count", "summarise counts and hold them against a threshold", `{"counts":[4,0,12,7,3,9,15,2,6,8],"threshold":{"perUnit":5,"unit":"leaf","source":"house judgement"}}`, func(_ *knowledge.Base, in countsIn) (countsOut, error) {
+		s, err := scouting.Summarise(in.Counts)
+		if err != nil {
+			return countsOut{}, err
+		}
+		return countsOut{s, scouting.Decide(s, in.Threshold, in.Helpers)}, nil
+	})
+	add("share", "a share with its Wilson 95 % interval", `{"hit":4,"total":20}`, func(_ *knowledge.Base, in wilsonIn) (intervalOut, error) {
+		if in.Total < 1 || in.Hit < 0 || in.Hit > in.Total {
+			return intervalOut{}, fault.New("hit", "is not between 0 and the total", "give how many of the total are hit")
+		}
+		lo, hi := scouting.Wilson(in.Hit, in.Total)
+		return intervalOut{float64(in.Hit) / float64(in.Total), lo, hi}, nil
+	})
+	add("repeat-window", "the closed-form window for the next spray at a steady temperature", `{"lifeTable":"two-spotted-mite","tempC":20}`, func(b *knowledge.Base, in windowIn) (lifecycle.Window, error) {
+		lt, err := table(b, in.LifeTable)
+		if err != nil {
+			return lifecycle.Window{}, err
+		}
+		return lifecycle.Closed(lt, in.TempC)
+	})
+	add("repeat-days", "treatment days inside the label's range", `{"start":"2026-07-10","gapMinDays":4,"gapMaxDays":10,"mostPerSeason":6,"count":3,"lifeTable":"two-spotted-mite","tempC":20}`, repeats)
+	add("judge", "a recount: simple or Henderson-Tilton reduction with its interval", `{"before":20,"after":4,"units":10,"checkBefore":10,"checkAfter":8}`, func(_ *knowledge.Base, in casework.Recount) (casework.Result, error) { return casework.Judge(in) })
+	add("abbott", "Abbott's correction of a treated survival by an untreated one", `{"treatedAfter":10,"checkAfter":40}`, func(_ *knowledge.Base, in abbottIn) (shareOut, error) {
+		v, err := casework.Abbott(in.TreatedAfter, in.CheckAfter)
+		return shareOut{v}, err
+	})
+	add("next-move", "what to do after a result", `{"word":"no change","round":1,"nerve":true}`, func(_ *knowledge.Base, in nextMoveIn) (casework.NextMove, error) {
+		return casework.Advise(in.Word, in.Borne, in.Round, in.Nerve), nil
+	})
+	add("ask-on", "the day to ask how it went", `{"handed":"2026-07-04","days":["2026-07-04","2026-07-11"],"effectDays":7}`, func(_ *knowledge.Base, in askOnIn) (dayOut, error) {
+		var l fault.List
+		h, err := day("handed", in.Handed)
+		l.AddErr("", err)
+		days := []time.Time{}
+		for _, d := range in.Days {
+			t, err := day("days", d)
+			l.AddErr("", err)
+			days = append(days, t)
+		}
+		if err := l.Err(); err != nil {
+			return dayOut{}, err
+		}
+		return dayOut{casework.AskOn(h, days, in.Effect, in.Referred).Format(remedy.DateLayout)}, nil
+	})
+}
+
+func repeats(b *knowledge.Base, in repeatsIn) (repeatsOut, error) {
+	start, err := day("start", in.Start)
+	if err != nil {
+		return repeatsOut{}, err
+	}
+	req := lifecycle.RepeatRequest{Start: start, GapMin: in.GapMin, GapMax: in.GapMax, Most: in.Most, Used: in.Used, Want: in.Count, School: in.Gap, Kills: in.KillsEggs}
+	if in.LifeTable != "" {
+		lt, err := table(b, in.LifeTable)
+		if err != nil {
+			return repeatsOut{}, err
+		}
+		if in.TempC == nil {
+			return repeatsOut{}, fault.New("tempC", "is missing", "give the mean temperature of the coming days")
+		}
+		w, err := lifecycle.Closed(lt, *in.TempC)
+		if err != nil {
+			return repeatsOut{}, err
+		}
+		req.Window = &w
+	}
+	s, err := lifecycle.Repeats(req)
+	if err != nil {
+		return repeatsOut{}, err
+	}
+	out := repeatsOut{Gap: s.Gap, Notes: s.Notes, Days: []string{}}
+	for _, d := range s.Days {
+		out.Days = append(out.Days, d.Format(remedy.DateLayout))
+	}
+	return out, nil
+}

@@ -1,0 +1,413 @@
+package desk
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"botanik/core/casework"
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/core/remedy"
+)
+
+// SheetStep is one thing the grower does.
+type SheetStep struct {
+	Name     string   `json:"name"`
+	How      []string `json:"how"`
+	Cautions []string `json:"cautions"`
+	Wear     []string `json:"wear"`
+	Storage  string   `json:"storage,omitempty"`
+}
+
+// SheetMix is the mix in the grower's own measures.
+type SheetMix struct {
+	Product string   `json:"product"`
+	Lines   []string `json:"lines"`
+	Order   []string `json:"order"`
+	Notes   []string `json:"notes"`
+	Buy     []string `json:"buy"`
+}
+
+// Sheet is the one page a grower takes home, in plain words. It carries no
+// personal data but what the grower gave.
+type Sheet struct {
+	Number   string      `json:"number"`
+	Desk     string      `json:"desk"`
+	Place    string      `json:"place"`
+	Date     string      `json:"date"`
+	Plant    string      `json:"plant"`
+	Grower   string      `json:"grower"`
+	Title    string      `json:"title"`
+	Sure     string      `json:"sure"`
+	What     string      `json:"what"`
+	Why      []string    `json:"why"`
+	LookFor  []string    `json:"lookFor"`
+	Steps    []SheetStep `json:"steps"`
+	Mix      *SheetMix   `json:"mix,omitempty"`
+	Days     []string    `json:"days"`
+	Hour     string      `json:"hour,omitempty"`
+	MustNot  []string    `json:"mustNot"`
+	Recovers string      `json:"recovers,omitempty"`
+	Disposal string      `json:"disposal,omitempty"`
+	Always   []string    `json:"always"`
+	Refer    string      `json:"refer,omitempty"`
+	AskOn    string      `json:"askOn,omitempty"`
+	Advisor  string      `json:"advisor"`
+	Handed   bool        `json:"handed"`
+	Token    string      `json:"token,omitempty"`
+}
+
+// Sheet prepares the page as it would be handed over now.
+func (s *Service) Sheet(ctx context.Context, id string) (Sheet, error) {
+	v, err := s.View(ctx, id)
+	if err != nil {
+		return Sheet{}, err
+	}
+	return s.sheet(ctx, &v.Case)
+}
+
+// SheetByToken is the grower's own page, without an account.
+func (s *Service) SheetByToken(ctx context.Context, token string) (Sheet, error) {
+	if len(token) < 20 {
+		return Sheet{}, ErrNotFound
+	}
+	row, err := s.Store.CaseByToken(ctx, token)
+	if err != nil {
+		return Sheet{}, err
+	}
+	c, err := unrow(row)
+	if err != nil {
+		return Sheet{}, err
+	}
+	return s.sheet(ctx, &c)
+}
+
+// sureWords says how sure the desk is, without jargon.
+var sureWords = map[string]string{
+	"settled":      "We are sure of this.",
+	"working":      "This is most likely; we were not able to be quite sure.",
+	"open":         "This is our best guess; other things are possible.",
+	"undetermined": "We could not tell what this is.",
+}
+
+func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
+	ident, _, err := s.Identity(ctx)
+	if err != nil {
+		return Sheet{}, err
+	}
+	if c.Verdict == nil {
+		return Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
+	}
+	k := s.Base.Cause(c.Verdict.Cause)
+	day := s.today(ident)
+	if c.Handover != nil {
+		day = c.Handover.At
+	}
+	out := Sheet{Number: c.Number, Desk: ident.Name, Place: ident.Place, Date: longDay(day), Plant: c.Intake.Plant, Grower: c.Intake.Grower, Sure: sureWords[c.Verdict.Degree], Advisor: c.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []SheetStep{}, Days: []string{}, MustNot: []string{}, Handed: c.Handover != nil}
+	if c.Verdict.ReviewedBy != "" {
+		out.Advisor = c.Verdict.By + ", agreed by " + c.Verdict.ReviewedBy
+	}
+	if c.Handover != nil {
+		out.Token = c.Handover.Token
+	}
+	if c.AskOn != "" {
+		out.AskOn = spokenDay(c.AskOn)
+	}
+	if k == nil {
+		out.Title = "Not yet known"
+		out.What = "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell."
+		out.Refer = "It goes to: " + ident.Lab + "."
+		out.Steps = append(out.Steps, s.step("inspect"))
+		out.MustNot = append(out.MustNot, "Spray nothing until you have heard from us.")
+		return out, nil
+	}
+	out.Title, out.What, out.Why, out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
+	out.Disposal = disposal(k)
+	for _, m := range k.MustNot {
+		out.MustNot = append(out.MustNot, strings.ToUpper(m.What[:1])+m.What[1:]+": "+m.Why+".")
+	}
+	if k.Regulated != "" {
+		out.Refer = "Call: " + ident.Authority + ". " + strings.ToUpper(k.Regulated[:1]) + k.Regulated[1:]
+		out.Steps = append(out.Steps, s.step("inspect"))
+		return out, nil
+	}
+	for _, sign := range k.Confirms {
+		if f := s.Base.Finding(sign.Finding); f != nil {
+			for _, st := range sign.States {
+				state := f.States[f.State(st)]
+				out.LookFor = append(out.LookFor, firstOf(state.Said, f.Short+": "+state.Name))
+			}
+		}
+	}
+	if t := c.Treatment; t != nil {
+		for _, id := range t.Remedies {
+			out.Steps = append(out.Steps, s.step(id))
+		}
+		if t.Note != "" {
+			out.Steps = append(out.Steps, SheetStep{Name: "From your advisor", How: []string{t.Note}, Cautions: []string{}, Wear: []string{}})
+		}
+	}
+	if d := c.Days; d != nil {
+		for _, on := range d.On {
+			out.Days = append(out.Days, spokenDay(on))
+		}
+		out.Hour = "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
+		if k.Kind == "disease" {
+			out.Hour = "On a dry morning, so that the leaves dry before night; never in hot sun."
+		}
+	}
+	if m := c.Mix; m != nil {
+		out.Mix = sheetMix(s.Base.Remedy(m.Remedy), m)
+	}
+	return out, nil
+}
+
+func (s *Service) step(id string) SheetStep {
+	r := s.Base.Remedy(id)
+	if r == nil {
+		return SheetStep{Name: id, How: []string{}, Cautions: []string{}, Wear: []string{}}
+	}
+	wear := r.Wear
+	if wear == nil {
+		wear = []string{}
+	}
+	return SheetStep{Name: r.Name, How: r.How, Cautions: r.Cautions, Wear: wear, Storage: r.Storage}
+}
+
+func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
+	out := &SheetMix{Product: r.Name, Order: m.Plan.Order, Notes: append([]string{"Mix only what you use today; label what you mix; never in a drink bottle."}, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
+	for _, t := range m.Plan.Tanks {
+		for _, d := range t.Doses {
+			line := fmt.Sprintf("%s into %s of finished mix (with %s of water)", d.Text, t.Text, t.WaterTx)
+			if d.Spoons != nil && d.Spoons.Text != "" && !d.Spoons.BelowLow {
+				kind := map[string]string{"metric": "5 mL teaspoon, 15 mL tablespoon", "us": "US spoons", "imperial": "Imperial spoons", "au": "5 mL teaspoon, 20 mL tablespoon"}[d.Spoons.World]
+				line = fmt.Sprintf("%s (%s; %s) into %s of finished mix", d.Spoons.Text, d.Text, kind, t.Text)
+			}
+			if t.Count > 1 {
+				line += fmt.Sprintf(", %d times", t.Count)
+			}
+			out.Lines = append(out.Lines, line)
+		}
+	}
+	for _, b := range m.Plan.Buy {
+		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for one treatment", b.Text, strings.ToLower(b.Name)))
+	}
+	return out
+}
+
+func disposal(k *knowledge.Cause) string {
+	text := map[string]string{"bag": "Put what you cut off in a tied bag in the bin, not on the compost.", "compost": "What you cut off may go on the compost.", "hot compost": "What you cut off may go on a hot compost only.", "as local rules say": "Keep all plant parts until the authority tells you what to do with them."}[k.Disposal]
+	if k.DisposalNote != "" {
+		text += " " + strings.ToUpper(k.DisposalNote[:1]) + k.DisposalNote[1:] + "."
+	}
+	return text
+}
+
+func longDay(t time.Time) string { return t.Format("Monday 2 January 2006") }
+
+func spokenDay(iso string) string {
+	t, err := time.Parse(remedy.DateLayout, iso)
+	if err != nil {
+		return iso
+	}
+	return t.Format("Monday 2 January")
+}
+
+// effectDays is how long after the last treatment its effect shows.
+const effectDays = 7
+
+// HandOver gives the page to the grower and sets the day to ask. Everything
+// chosen is checked once more, because a day, the house or the law may have
+// changed since.
+func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
+	ident, _, err := s.Identity(ctx)
+	if err != nil {
+		return View{}, err
+	}
+	return s.change(ctx, who, id, from, "handover", func(c *Case) (string, error) {
+		f := s.facts(&c.Doc)
+		if f.HandedOver {
+			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
+		}
+		if err := casework.MayHandOver(f); err != nil {
+			return "", err
+		}
+		if !f.Refer {
+			if err := s.mayUse(ctx, c, c.Treatment.Remedies); err != nil {
+				return "", err
+			}
+		}
+		today := s.today(ident)
+		days := []time.Time{}
+		if c.Days != nil {
+			for _, d := range c.Days.On {
+				if t, err := time.Parse(remedy.DateLayout, d); err == nil {
+					days = append(days, t)
+				}
+			}
+		}
+		token := randomText(24)
+		if c.Handover != nil {
+			token = c.Handover.Token
+		}
+		c.AskOn = casework.AskOn(today, days, effectDays, f.Refer).Format(remedy.DateLayout)
+		c.Round++
+		c.Handover = &Handover{By: who.Name, At: s.Now(), Token: token, AskOn: c.AskOn}
+		if c.Treatment != nil && !f.Refer {
+			c.Given = append(c.Given, s.given(c, today)...)
+		}
+		return "handed over; ask on " + spokenDay(c.AskOn), nil
+	})
+}
+
+// given lists what this round puts on the plant, for the waits of the next.
+func (s *Service) given(c *Case, today time.Time) []Treated {
+	out := []Treated{}
+	for _, id := range c.Treatment.Remedies {
+		r := s.Base.Remedy(id)
+		if r == nil || r.Kind == "culture" || r.Rung == 0 {
+			continue
+		}
+		on := []string{today.Format(remedy.DateLayout)}
+		if c.Days != nil && r == s.repeated(c) {
+			on = c.Days.On
+		}
+		for _, d := range on {
+			out = append(out, Treated{What: r.Name, Remedy: id, On: d})
+		}
+	}
+	return out
+}
+
+// FollowUpInput is what came of asking.
+type FollowUpInput struct {
+	Silent bool              `json:"silent,omitempty" doc:"nobody answered"`
+	Count  *casework.Recount `json:"count,omitempty"`
+	Note   string            `json:"note,omitempty" maxLength:"400"`
+}
+
+// FollowUp records a recount, judges it and names the next move. Two silent
+// ones in a row raise a call.
+func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int, in FollowUpInput) (View, error) {
+	ident, _, err := s.Identity(ctx)
+	if err != nil {
+		return View{}, err
+	}
+	if !in.Silent && in.Count == nil && strings.TrimSpace(in.Note) == "" {
+		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
+	}
+	return s.change(ctx, who, id, from, "followup", func(c *Case) (string, error) {
+		if c.Handover == nil || c.Closing != nil {
+			return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
+		}
+		f := FollowUp{At: s.Now(), By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note}
+		today := s.today(ident)
+		if in.Silent {
+			n := 1
+			for _, x := range slices.Backward(c.FollowUps) {
+				if !x.Silent {
+					break
+				}
+				n++
+			}
+			c.AskOn = today.AddDate(0, 0, 7).Format(remedy.DateLayout)
+			text := "no answer; ask again " + spokenDay(c.AskOn)
+			if n >= 2 {
+				f.Next = &casework.NextMove{Move: "call", Why: "Two without an answer: telephone."}
+				text = "no answer twice: telephone"
+				c.AskOn = today.Format(remedy.DateLayout)
+			}
+			c.FollowUps = append(c.FollowUps, f)
+			return text, nil
+		}
+		text := "told: " + in.Note
+		if in.Count != nil {
+			res, err := casework.Judge(*in.Count)
+			if err != nil {
+				return "", err
+			}
+			f.Result = &res
+			next := casework.Advise(res.Word, s.borne(c, in.Count.After), c.Round, s.nerve(c))
+			f.Next = &next
+			text = "recount: " + res.Text + " " + next.Why
+		}
+		c.AskOn = ""
+		c.FollowUps = append(c.FollowUps, f)
+		return text, nil
+	})
+}
+
+func (s *Service) borne(c *Case, after float64) bool {
+	if c.Verdict == nil {
+		return false
+	}
+	k := s.Base.Cause(c.Verdict.Cause)
+	return after == 0 || k != nil && k.Tolerable.PerUnit > 0 && after <= k.Tolerable.PerUnit
+}
+
+func (s *Service) nerve(c *Case) bool {
+	if c.Treatment == nil {
+		return false
+	}
+	for _, id := range c.Treatment.Remedies {
+		if r := s.Base.Remedy(id); r != nil && r.Mode != "" && r.Mode[0] >= '0' && r.Mode[0] <= '9' {
+			return true
+		}
+	}
+	return false
+}
+
+// NextRound opens the bench again: repeat keeps the remedy and asks for new
+// days; step up and switch also ask for another remedy; look again keeps only
+// what was seen.
+func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
+	return s.change(ctx, who, id, from, "round", func(c *Case) (string, error) {
+		if c.Handover == nil || c.Closing != nil {
+			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
+		}
+		switch move {
+		case "repeat":
+			c.Days = nil
+		case "step up", "switch":
+			c.Treatment, c.Mix, c.Days = nil, nil, nil
+		case "bring back":
+			c.Verdict, c.Act, c.Treatment, c.Mix, c.Days = nil, nil, nil, nil, nil
+		default:
+			return "", fault.New("move", fmt.Sprintf("%q is not a next round", move), "use repeat, step up, switch or bring back")
+		}
+		c.Handover, c.AskOn = nil, ""
+		return "next round: " + move, nil
+	})
+}
+
+// Close ends a case.
+func (s *Service) Close(ctx context.Context, who Person, id string, from int, outcome, note string) (View, error) {
+	if who.Role == "trainee" {
+		return View{}, ErrForbidden
+	}
+	return s.change(ctx, who, id, from, "close", func(c *Case) (string, error) {
+		if c.Closing != nil {
+			return "", fault.New("", "the case is already closed", "open it again to go on")
+		}
+		if c.Handover == nil && outcome != "lost" && outcome != "unknown" {
+			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
+		}
+		c.Closing = &Closing{At: s.Now(), By: who.Name, Outcome: outcome, Note: note}
+		c.AskOn = ""
+		return "closed: " + outcome, nil
+	})
+}
+
+// Reopen takes a closed case up again.
+func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (View, error) {
+	return s.change(ctx, who, id, from, "reopen", func(c *Case) (string, error) {
+		if c.Closing == nil {
+			return "", fault.New("", "the case is not closed", "nothing to do")
+		}
+		c.Closing = nil
+		return "opened again", nil
+	})
+}

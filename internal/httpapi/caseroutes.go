@@ -1,0 +1,127 @@
+package httpapi
+
+import (
+	"context"
+	"net/http"
+
+	"botanik/core/differential"
+	"botanik/internal/desk"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+type remedyBody struct {
+	Remedies []string `json:"remedies" minItems:"1" maxItems:"6"`
+	Note     string   `json:"note,omitempty" maxLength:"400"`
+}
+
+type reviewBody struct {
+	Agree bool   `json:"agree"`
+	Note  string `json:"note,omitempty" maxLength:"400"`
+}
+
+type closeBody struct {
+	Outcome string `json:"outcome" enum:"better,cleared,no change,lost,referred,unknown"`
+	Note    string `json:"note,omitempty" maxLength:"400"`
+}
+
+type roundBody struct {
+	Move string `json:"move" enum:"repeat,step up,switch,bring back"`
+}
+
+type lookBody struct {
+	State      string `json:"state" doc:"state id; empty takes the look back"`
+	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
+	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
+}
+
+type weighBody struct {
+	Counts  []int    `json:"counts,omitempty" maxItems:"200"`
+	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
+	Helpers bool     `json:"helpers,omitempty"`
+}
+
+func (s *Server) caseRoutes() {
+	huma.Register(s.API, huma.Operation{OperationID: "check-in", Method: http.MethodPost, Path: "/api/v1/cases", Summary: "Check a sample in", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusCreated},
+		func(ctx context.Context, in *struct {
+			Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"one for each sample; a retry with it makes no second case"`
+			Body desk.Intake
+		}) (*out[desk.View], error) {
+			v, err := s.desk.CheckIn(ctx, who(ctx), in.Body, in.Key)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return versioned(v, v.Version), nil
+		})
+	huma.Register(s.API, huma.Operation{OperationID: "case", Method: http.MethodGet, Path: "/api/v1/cases/{id}", Summary: "One case with its ranking and steps", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}},
+		func(ctx context.Context, in *byID) (*out[desk.View], error) {
+			v, err := s.desk.View(ctx, in.ID)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return versioned(v, v.Version), nil
+		})
+	get(s, "story", "/api/v1/cases/{id}/story", "Who did what and when", func(ctx context.Context, in *byID) ([]desk.StoryLine, error) { return s.desk.Story(ctx, in.ID) })
+	get(s, "advice", "/api/v1/cases/{id}/advice", "The ladder for this case today", func(ctx context.Context, in *byID) (desk.CaseAdvice, error) { return s.desk.Advice(ctx, in.ID) })
+	get(s, "sheet", "/api/v1/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (desk.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
+	ask(s, "weigh", "/api/v1/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
+		ID   string `path:"id"`
+		Body weighBody
+	}) (desk.Weighed, error) {
+		return s.desk.Weigh(ctx, in.ID, in.Body.Counts, in.Body.Share, in.Body.Helpers)
+	})
+	ask(s, "plan-days", "/api/v1/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
+		ID   string `path:"id"`
+		Body desk.DaysInput
+	}) (desk.Days, error) {
+		return s.desk.PlanDays(ctx, in.ID, in.Body)
+	})
+	change(s, "set-intake", http.MethodPut, "/intake", "Correct what was brought in", s.desk.SetIntake)
+	s.lookRoute()
+	change(s, "set-verdict", http.MethodPut, "/verdict", "Settle the verdict or leave it open", s.desk.SetVerdict)
+	change(s, "review", http.MethodPost, "/review", "Agree with a trainee's verdict, or send it back", func(ctx context.Context, p desk.Person, id string, from int, b reviewBody) (desk.View, error) {
+		return s.desk.Review(ctx, p, id, from, b.Agree, b.Note)
+	})
+	change(s, "set-act", http.MethodPut, "/act", "Record the count and whether to act", s.desk.SetAct)
+	change(s, "set-remedy", http.MethodPut, "/remedy", "Choose what to do", func(ctx context.Context, p desk.Person, id string, from int, b remedyBody) (desk.View, error) {
+		return s.desk.SetTreatment(ctx, p, id, from, b.Remedies, b.Note)
+	})
+	change(s, "set-mix", http.MethodPut, "/mix", "Keep the amounts for the grower's sprayer", s.desk.SetMix)
+	change(s, "set-days", http.MethodPut, "/days", "Keep the treatment days", s.desk.SetDays)
+	change(s, "hand-over", http.MethodPost, "/handover", "Hand the page over", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
+		return s.desk.HandOver(ctx, p, id, from)
+	})
+	change(s, "follow-up", http.MethodPost, "/followup", "Record how it went", s.desk.FollowUp)
+	change(s, "next-round", http.MethodPost, "/round", "Start the next round", func(ctx context.Context, p desk.Person, id string, from int, b roundBody) (desk.View, error) {
+		return s.desk.NextRound(ctx, p, id, from, b.Move)
+	})
+	change(s, "close", http.MethodPost, "/close", "Close the case", func(ctx context.Context, p desk.Person, id string, from int, b closeBody) (desk.View, error) {
+		return s.desk.Close(ctx, p, id, from, b.Outcome, b.Note)
+	})
+	change(s, "reopen", http.MethodPost, "/reopen", "Open a closed case again", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
+		return s.desk.Reopen(ctx, p, id, from)
+	})
+	change(s, "undo", http.MethodPost, "/undo", "Take the last change back", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
+		return s.desk.Undo(ctx, p, id, from)
+	})
+}
+
+func (s *Server) lookRoute() {
+	huma.Register(s.API, huma.Operation{OperationID: "set-look", Method: http.MethodPut, Path: "/api/v1/cases/{id}/looks/{finding}", Summary: "Record one finding", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}},
+		func(ctx context.Context, in *struct {
+			ID      string `path:"id"`
+			Finding string `path:"finding"`
+			IfMatch string `header:"If-Match"`
+			Body    lookBody
+		}) (*out[desk.View], error) {
+			from, err := version(in.IfMatch)
+			if err != nil {
+				return nil, err
+			}
+			v, err := s.desk.Look(ctx, who(ctx), in.ID, from, differential.Look{Finding: in.Finding, State: in.Body.State, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument})
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return versioned(v, v.Version), nil
+		})
+}

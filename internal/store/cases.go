@@ -1,0 +1,255 @@
+package store
+
+import (
+	"context"
+	"encoding/base64"
+	"fmt"
+	"strings"
+
+	"github.com/jmoiron/sqlx"
+)
+
+// Case is one row: the columns lists need and the document as JSON.
+type Case struct {
+	ID        string  `db:"id"`
+	Number    string  `db:"number"`
+	Stage     string  `db:"stage"`
+	Host      string  `db:"host"`
+	Grower    string  `db:"grower"`
+	Line      string  `db:"line"`
+	Urgency   int     `db:"urgency"`
+	Certainty float64 `db:"certainty"`
+	Cause     string  `db:"cause"`
+	Degree    string  `db:"degree"`
+	AskOn     string  `db:"ask_on"`
+	Token     string  `db:"token"`
+	CreatedAt string  `db:"created_at"`
+	UpdatedAt string  `db:"updated_at"`
+	Version   int     `db:"version"`
+	Doc       string  `db:"doc"`
+	Body      string  `db:"-"` // words for searching that no column holds
+}
+
+// Event is one line of a case's story.
+type Event struct {
+	CaseID string `db:"case_id"`
+	Seq    int    `db:"seq"`
+	At     string `db:"at"`
+	Who    string `db:"who"`
+	Kind   string `db:"kind"`
+	Text   string `db:"text"`
+	Before string `db:"before"`
+	After  string `db:"after"`
+}
+
+// Key makes creating safe to repeat.
+type Key struct {
+	Key, Account, BodyHash string
+}
+
+const brief = `id, number, stage, host, grower, line, urgency, certainty, cause, degree, ask_on, token, created_at, updated_at, version`
+
+// AddCase gives the case its number (YY-NNNN) through number, writes it with
+// its first event and, when a key is given, remembers the key. A key seen
+// before returns the earlier case; ErrKeyUsed when its body differed.
+func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(number string) (Case, Event, error)) (Case, bool, error) {
+	var out Case
+	again := false
+	err := s.tx(ctx, func(tx *sqlx.Tx) error {
+		if key.Key != "" {
+			var was struct {
+				Hash string `db:"body_hash"`
+				Case string `db:"case_id"`
+			}
+			err := missing(tx.GetContext(ctx, &was, `SELECT body_hash, case_id FROM idempotency WHERE key = ? AND account_id = ?`, key.Key, key.Account))
+			switch {
+			case err == nil && was.Hash != key.BodyHash:
+				return ErrKeyUsed
+			case err == nil:
+				again = true
+				return tx.GetContext(ctx, &out, `SELECT * FROM case_file WHERE id = ?`, was.Case)
+			case err != ErrNotFound:
+				return err
+			}
+		}
+		var n int
+		if err := tx.GetContext(ctx, &n, `INSERT INTO counter (name, value) VALUES (?, 1) ON CONFLICT (name) DO UPDATE SET value = value + 1 RETURNING value`, fmt.Sprintf("case-%d", year)); err != nil {
+			return err
+		}
+		c, e, err := build(fmt.Sprintf("%02d-%04d", year%100, n))
+		if err != nil {
+			return err
+		}
+		c.Version = 1
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+brief+`, doc) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :doc)`, c); err != nil {
+			return err
+		}
+		e.CaseID, e.Seq = c.ID, 1
+		if err := addEvent(ctx, tx, e); err != nil {
+			return err
+		}
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_search (id, number, grower, host, line, body) VALUES (:id, :number, :grower, :host, :line, :body)`, searchRow(c)); err != nil {
+			return err
+		}
+		if key.Key != "" {
+			if _, err := tx.ExecContext(ctx, `INSERT INTO idempotency (key, account_id, body_hash, case_id, at) VALUES (?, ?, ?, ?, ?)`, key.Key, key.Account, key.BodyHash, c.ID, c.CreatedAt); err != nil {
+				return err
+			}
+		}
+		out = c
+		return nil
+	})
+	return out, again, err
+}
+
+func searchRow(c Case) map[string]any {
+	return map[string]any{"id": c.ID, "number": c.Number, "grower": c.Grower, "host": c.Host, "line": c.Line, "body": c.Body}
+}
+
+func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
+	_, err := tx.NamedExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, kind, text, before, after) VALUES (:case_id, :seq, :at, :who, :kind, :text, :before, :after)`, e)
+	return err
+}
+
+// SetCase writes a new version with its event; ErrStale when the stored
+// version is not the one the change started from.
+func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event) error {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		c.Version = from + 1
+		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, host = ?, grower = ?, line = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, ask_on = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
+			c.Stage, c.Host, c.Grower, c.Line, c.Urgency, c.Certainty, c.Cause, c.Degree, c.AskOn, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+		if err != nil {
+			return err
+		}
+		if n, _ := res.RowsAffected(); n == 0 {
+			return ErrStale
+		}
+		e.CaseID, e.Seq = c.ID, c.Version
+		if err := addEvent(ctx, tx, e); err != nil {
+			return err
+		}
+		if e.Kind == "look" {
+			return nil // looks change no searchable word
+		}
+		if _, err := tx.ExecContext(ctx, `DELETE FROM case_search WHERE rowid IN (SELECT rowid FROM case_search WHERE case_search MATCH ?)`, `number:"`+c.Number+`"`); err != nil {
+			return err
+		}
+		_, err = tx.NamedExecContext(ctx, `INSERT INTO case_search (id, number, grower, host, line, body) VALUES (:id, :number, :grower, :host, :line, :body)`, searchRow(c))
+		return err
+	})
+}
+
+// Case finds one by id.
+func (s *Store) Case(ctx context.Context, id string) (Case, error) {
+	var c Case
+	err := s.r.GetContext(ctx, &c, `SELECT * FROM case_file WHERE id = ?`, id)
+	return c, missing(err)
+}
+
+// CaseByToken finds one by its grower's token.
+func (s *Store) CaseByToken(ctx context.Context, token string) (Case, error) {
+	var c Case
+	err := s.r.GetContext(ctx, &c, `SELECT * FROM case_file WHERE token = ? AND token <> ''`, token)
+	return c, missing(err)
+}
+
+// Events tells a case's story, oldest first, without its before and after.
+func (s *Store) Events(ctx context.Context, id string) ([]Event, error) {
+	out := []Event{}
+	err := s.r.SelectContext(ctx, &out, `SELECT case_id, seq, at, who, kind, text FROM case_event WHERE case_id = ? ORDER BY seq`, id)
+	return out, err
+}
+
+// Event reads one line of the story with its before and after.
+func (s *Store) Event(ctx context.Context, id string, seq int) (Event, error) {
+	var e Event
+	err := s.r.GetContext(ctx, &e, `SELECT * FROM case_event WHERE case_id = ? AND seq = ?`, id, seq)
+	return e, missing(err)
+}
+
+// Page of cases without their documents, newest first.
+type Page struct {
+	Cases []Case
+	Next  string // cursor of the next page; empty at the end
+}
+
+// Cases lists a stage (all when empty) after a cursor. ErrNotFound for a cursor
+// that is none of ours.
+func (s *Store) Cases(ctx context.Context, stage, cursor string, limit int) (Page, error) {
+	where, args := []string{}, []any{}
+	if stage != "" {
+		where, args = append(where, "stage = ?"), append(args, stage)
+	}
+	if cursor != "" {
+		raw, err := base64.RawURLEncoding.DecodeString(cursor)
+		at, id, ok := strings.Cut(string(raw), "|")
+		if err != nil || !ok {
+			return Page{}, ErrNotFound
+		}
+		where, args = append(where, "(created_at, id) < (?, ?)"), append(args, at, id)
+	}
+	q := `SELECT ` + brief + ` FROM case_file`
+	if len(where) > 0 {
+		q += ` WHERE ` + strings.Join(where, ` AND `)
+	}
+	out := Page{Cases: []Case{}}
+	if err := s.r.SelectContext(ctx, &out.Cases, q+` ORDER BY created_at DESC, id DESC LIMIT ?`, append(args, limit+1)...); err != nil {
+		return Page{}, err
+	}
+	if len(out.Cases) > limit {
+		out.Cases = out.Cases[:limit]
+		last := out.Cases[limit-1]
+		out.Next = base64.RawURLEncoding.EncodeToString([]byte(last.CreatedAt + "|" + last.ID))
+	}
+	return out, nil
+}
+
+// Tray lists the cases of a stage, oldest first, at most limit.
+func (s *Store) Tray(ctx context.Context, stage string, limit int) ([]Case, error) {
+	out := []Case{}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE stage = ? ORDER BY created_at, id LIMIT ?`, stage, limit)
+	return out, err
+}
+
+// DueBy lists handed-over cases to be asked about up to a day, most late first,
+// with their documents.
+func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, error) {
+	out := []Case{}
+	err := s.r.SelectContext(ctx, &out, `SELECT * FROM case_file WHERE ask_on <> '' AND ask_on <= ? AND stage IN ('handed', 'referred') ORDER BY ask_on, id LIMIT ?`, day, limit)
+	return out, err
+}
+
+// BroughtSince counts the cases created from a moment on.
+func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
+	var n int
+	err := s.r.GetContext(ctx, &n, `SELECT count(*) FROM case_file WHERE created_at >= ?`, at)
+	return n, err
+}
+
+// Confirmed is one settled verdict with its day, for what this desk meets.
+type Confirmed struct {
+	Cause     string `db:"cause"`
+	CreatedAt string `db:"created_at"`
+	N         int    `db:"n"`
+}
+
+// ConfirmedSince counts settled verdicts per cause and day since a moment.
+func (s *Store) ConfirmedSince(ctx context.Context, at string) ([]Confirmed, error) {
+	out := []Confirmed{}
+	err := s.r.SelectContext(ctx, &out, `SELECT cause, substr(created_at, 1, 10) AS created_at, count(*) AS n FROM case_file WHERE cause <> '' AND degree = 'settled' AND created_at >= ? GROUP BY cause, substr(created_at, 1, 10)`, at)
+	return out, err
+}
+
+// Search finds cases by words in number, grower, plant, story or verdict.
+func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, error) {
+	terms := []string{}
+	for _, w := range strings.Fields(words) {
+		terms = append(terms, `"`+strings.ReplaceAll(w, `"`, `""`)+`"*`)
+	}
+	out := []Case{}
+	if len(terms) == 0 {
+		return out, nil
+	}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE id IN (SELECT id FROM case_search WHERE case_search MATCH ? ORDER BY rank LIMIT ?) ORDER BY created_at DESC`, strings.Join(terms, " "), limit)
+	return out, err
+}
