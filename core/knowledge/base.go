@@ -1,9 +1,13 @@
 package knowledge
 
-import "sort"
+import (
+	"slices"
+	"sort"
+)
 
-// Base is a whole knowledge base. Slices are sorted by id; build one with New,
-// never by hand, so that the look-ups agree with the slices.
+// Base is a whole knowledge base. Slices are sorted by id, but for findings,
+// which keep the order of their files: the order of looking. Build
+// one with New, never by hand, so that the look-ups agree with the slices.
 type Base struct {
 	Causes     []*Cause
 	Findings   []*Finding
@@ -24,7 +28,14 @@ type Base struct {
 func New(causes []*Cause, findings []*Finding, hosts []*Host, remedies []*Remedy, conflicts []*Conflict, life []*LifeTable) *Base {
 	b := &Base{}
 	b.Causes, b.cause = index(causes, func(c *Cause) string { return c.ID })
-	b.Findings, b.finding = index(findings, func(f *Finding) string { return f.ID })
+	_, b.finding = index(findings, func(f *Finding) string { return f.ID })
+	for _, f := range findings {
+		if at := slices.IndexFunc(b.Findings, func(x *Finding) bool { return x.ID == f.ID }); at >= 0 {
+			b.Findings[at] = f
+		} else {
+			b.Findings = append(b.Findings, f)
+		}
+	}
 	b.Hosts, b.host = index(hosts, func(h *Host) string { return h.ID })
 	b.Remedies, b.remedy = index(remedies, func(r *Remedy) string { return r.ID })
 	b.LifeTables, b.life = index(life, func(l *LifeTable) string { return l.ID })

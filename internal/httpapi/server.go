@@ -40,6 +40,7 @@ type Server struct {
 // New builds the app. page holds the built web page; nil serves the API alone.
 func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
 	huma.NewError = newError
+	huma.DefaultArrayNullable = false // every list we answer with is a list
 	s := &Server{desk: d, log: log, page: page}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, BodyLimit: bodyLimit, ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

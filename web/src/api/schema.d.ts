@@ -566,7 +566,7 @@ export interface components {
              */
             choice: "act" | "wait" | "pull";
             /** @description pests per leaf or shoot */
-            counts?: number[] | null;
+            counts?: number[];
             drought?: boolean;
             helpers?: boolean;
             /** @enum {string} */
@@ -576,20 +576,20 @@ export interface components {
              * @description share of leaves hit, when not counted
              */
             share?: number;
-            stages?: string[] | null;
+            stages?: string[];
         };
         ActInput: {
             /** @enum {string} */
             choice: "act" | "wait" | "pull";
             /** @description pests per leaf or shoot, one number each */
-            counts?: number[] | null;
+            counts?: number[];
             drought?: boolean;
             helpers?: boolean;
             /** @enum {string} */
             pressure: "light" | "moderate" | "heavy";
             /** Format: double */
             share?: number;
-            stages?: string[] | null;
+            stages?: string[];
         };
         Action: {
             remedy: string;
@@ -624,10 +624,10 @@ export interface components {
             when: string;
         };
         Candidate: {
-            against: components["schemas"]["Weight"][] | null;
+            against: components["schemas"]["Weight"][];
             cause: string;
             confirmed: boolean;
-            for: components["schemas"]["Weight"][] | null;
+            for: components["schemas"]["Weight"][];
             group: string;
             kind: string;
             name: string;
@@ -637,37 +637,37 @@ export interface components {
             regulated: boolean;
         };
         CaseAdvice: {
-            always: string[] | null;
-            because: string[] | null;
+            always: string[];
+            because: string[];
             cause: string;
             date: string;
-            mustNot: components["schemas"]["MustNot"][] | null;
-            offers: components["schemas"]["Offer"][] | null;
-            pick: string[] | null;
+            mustNot: components["schemas"]["MustNot"][];
+            offers: components["schemas"]["Offer"][];
+            pick: string[];
             refer?: string;
-            unknown: string[] | null;
+            unknown: string[];
             weather: string;
-            why: string[] | null;
+            why: string[];
         };
         CaseList: {
-            cases: components["schemas"]["Tag"][] | null;
+            cases: components["schemas"]["Tag"][];
             /** @description cursor of the next page */
             next?: string;
         };
         Cause: {
-            actions: components["schemas"]["Action"][] | null;
+            actions: components["schemas"]["Action"][];
             carries?: string;
             class: string;
             /** @description very common, common, occasional, uncommon or rare */
             commonness: string;
-            confirms: components["schemas"]["Sign"][] | null;
+            confirms: components["schemas"]["Sign"][];
             /** @description none, compost, hot compost, bag or as local rules say */
             disposal: string;
             disposalNote?: string;
             drawing: {
                 [key: string]: unknown;
             };
-            excludes?: components["schemas"]["Sign"][] | null;
+            excludes?: components["schemas"]["Sign"][];
             findings: {
                 [key: string]: {
                     [key: string]: string;
@@ -686,13 +686,13 @@ export interface components {
             /** @description why a desk cannot settle it; empty when it can */
             labOnly?: string;
             lifeTable?: string;
-            lookAlikes: components["schemas"]["LookAlike"][] | null;
+            lookAlikes: components["schemas"]["LookAlike"][];
             /** @description months met, northern year */
-            months?: number[] | null;
-            mustNot?: components["schemas"]["MustNot"][] | null;
+            months?: number[];
+            mustNot?: components["schemas"]["MustNot"][];
             name: string;
-            parts: string[] | null;
-            places?: string[] | null;
+            parts: string[];
+            places?: string[];
             /** @description three sentences for the grower */
             plain: string;
             recovers: string;
@@ -701,12 +701,12 @@ export interface components {
             scientific?: string;
             /** @description none, low, moderate, high */
             seriousness: string;
-            sizeMm?: number[] | null;
+            sizeMm?: number[];
             source: string;
             spread: string;
-            stages?: string[] | null;
+            stages?: string[];
             tolerable: components["schemas"]["Tolerable"];
-            why: string[] | null;
+            why: string[];
         };
         CauseName: {
             class: string;
@@ -720,7 +720,7 @@ export interface components {
             name: string;
             regulated: boolean;
             scientific?: string;
-            stages: string[] | null;
+            stages: string[];
             tolerable: string;
             unit: string;
         };
@@ -741,8 +741,8 @@ export interface components {
             by: string;
             /** Format: int64 */
             gapDays: number;
-            notes: string[] | null;
-            on: string[] | null;
+            notes: string[];
+            on: string[];
             start: string;
         };
         DaysInput: {
@@ -762,7 +762,7 @@ export interface components {
         Decision: {
             act: string;
             pressure: string;
-            why: string[] | null;
+            why: string[];
         };
         Dose: {
             /** Format: double */
@@ -795,7 +795,7 @@ export interface components {
             /** @description plant, shoot, leaf, flower, fruit, stem, root, pot or asked */
             part: string;
             short: string;
-            states: components["schemas"]["State"][] | null;
+            states: components["schemas"]["State"][];
             /** @description upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end… */
             where?: string;
         };
@@ -837,7 +837,7 @@ export interface components {
             water: number;
         };
         Host: {
-            aliases?: string[] | null;
+            aliases?: string[];
             beeVisited: boolean;
             dormant: boolean;
             eaten?: string;
@@ -915,7 +915,7 @@ export interface components {
             pond?: boolean;
             /** @description what the grower saw and when it began */
             story: string;
-            treated?: components["schemas"]["Treated"][] | null;
+            treated?: components["schemas"]["Treated"][];
             /**
              * Format: int64
              * @description 0 can wait … 3 now
@@ -1014,7 +1014,7 @@ export interface components {
             /** Format: double */
             minutes: number;
             name: string;
-            outcomes: components["schemas"]["Outcome"][] | null;
+            outcomes: components["schemas"]["Outcome"][];
             /** Format: double */
             score: number;
         };
@@ -1030,14 +1030,14 @@ export interface components {
             text: string;
         };
         Offer: {
-            cautions: string[] | null;
+            cautions: string[];
             /** Format: int64 */
             hazard: number;
             kind: string;
             ladder: string;
             meant: boolean;
             name: string;
-            reasons: components["schemas"]["Reason"][] | null;
+            reasons: components["schemas"]["Reason"][];
             remedy: string;
             /** Format: int64 */
             rung: number;
@@ -1057,10 +1057,10 @@ export interface components {
             topP: number;
         };
         Pair: {
-            causes: string[] | null;
+            causes: string[];
             /** Format: double */
             decibans: number;
-            names: string[] | null;
+            names: string[];
         };
         Person: {
             id: string;
@@ -1070,18 +1070,18 @@ export interface components {
             role: "coordinator" | "advisor" | "trainee";
         };
         Plan: {
-            buy: components["schemas"]["Dose"][] | null;
+            buy: components["schemas"]["Dose"][];
             /** Format: int64 */
             fillings: number;
             leftOver: string;
-            marks: components["schemas"]["Mark"][] | null;
-            order: string[] | null;
-            perLitre: string[] | null;
-            tanks: components["schemas"]["Tank"][] | null;
+            marks: components["schemas"]["Mark"][];
+            order: string[];
+            perLitre: string[];
+            tanks: components["schemas"]["Tank"][];
             volume: string;
             /** Format: double */
             volumeMl: number;
-            warnings: string[] | null;
+            warnings: string[];
         };
         Policy: {
             /**
@@ -1093,7 +1093,7 @@ export interface components {
         };
         Problem: {
             detail: string;
-            errors?: components["schemas"]["Fault"][] | null;
+            errors?: components["schemas"]["Fault"][];
             /** Format: int64 */
             status: number;
             title: string;
@@ -1101,26 +1101,26 @@ export interface components {
             type: string;
         };
         Ranking: {
-            alarms: string[] | null;
-            candidates: components["schemas"]["Candidate"][] | null;
+            alarms: string[];
+            candidates: components["schemas"]["Candidate"][];
             /** Format: double */
             fitZ: number;
             leader: string;
             /** Format: int64 */
             looked: number;
-            next: components["schemas"]["NextLook"][] | null;
+            next: components["schemas"]["NextLook"][];
             noneFits: boolean;
-            pairs: components["schemas"]["Pair"][] | null;
-            plans: components["schemas"]["SamePlan"][] | null;
+            pairs: components["schemas"]["Pair"][];
+            plans: components["schemas"]["SamePlan"][];
             rival: string;
             stop: string;
-            tilt: components["schemas"]["Weight"][] | null;
+            tilt: components["schemas"]["Weight"][];
             /** Format: double */
             tiltPrior: number;
             /** Format: double */
             tiltTotal: number;
             verdict: string;
-            why: string[] | null;
+            why: string[];
         };
         Rate: {
             form: string;
@@ -1175,7 +1175,7 @@ export interface components {
             acts?: string;
             /** @description fine, evening or never */
             bloom: string;
-            cautions: string[] | null;
+            cautions: string[];
             /** @description where a released helper can live */
             climate?: string;
             flammable?: boolean;
@@ -1185,9 +1185,9 @@ export interface components {
             /** Format: double */
             halfLifeDays?: number;
             /** @description sensitivity classes that concern it */
-            harms?: string[] | null;
+            harms?: string[];
             hazards: components["schemas"]["Hazards"];
-            how: string[] | null;
+            how: string[];
             id: string;
             /** @description fine, air or never */
             indoors: string;
@@ -1209,7 +1209,7 @@ export interface components {
             noSun?: boolean;
             /** @description patch test first */
             patch?: boolean;
-            rates?: components["schemas"]["Rate"][] | null;
+            rates?: components["schemas"]["Rate"][];
             /** @description leaf, soil, or empty for either */
             reach?: string;
             /** Format: int64 */
@@ -1234,11 +1234,11 @@ export interface components {
              * @description days before harvest
              */
             waitDays?: number;
-            wear?: string[] | null;
+            wear?: string[];
         };
         RemedyBody: {
             note?: string;
-            remedies: string[] | null;
+            remedies: string[];
         };
         Result: {
             /** Format: double */
@@ -1260,7 +1260,7 @@ export interface components {
             move: "repeat" | "step up" | "switch" | "bring back";
         };
         SamePlan: {
-            causes: string[] | null;
+            causes: string[];
             group: string;
             /** Format: double */
             p: number;
@@ -1275,47 +1275,47 @@ export interface components {
         };
         Sheet: {
             advisor: string;
-            always: string[] | null;
+            always: string[];
             askOn?: string;
             date: string;
-            days: string[] | null;
+            days: string[];
             desk: string;
             disposal?: string;
             grower: string;
             handed: boolean;
             hour?: string;
-            lookFor: string[] | null;
+            lookFor: string[];
             mix?: components["schemas"]["SheetMix"];
-            mustNot: string[] | null;
+            mustNot: string[];
             number: string;
             place: string;
             plant: string;
             recovers?: string;
             refer?: string;
-            steps: components["schemas"]["SheetStep"][] | null;
+            steps: components["schemas"]["SheetStep"][];
             sure: string;
             title: string;
             token?: string;
             what: string;
-            why: string[] | null;
+            why: string[];
         };
         SheetMix: {
-            buy: string[] | null;
-            lines: string[] | null;
-            notes: string[] | null;
-            order: string[] | null;
+            buy: string[];
+            lines: string[];
+            notes: string[];
+            order: string[];
             product: string;
         };
         SheetStep: {
-            cautions: string[] | null;
-            how: string[] | null;
+            cautions: string[];
+            how: string[];
             name: string;
             storage?: string;
-            wear: string[] | null;
+            wear: string[];
         };
         Sign: {
             finding: string;
-            states: string[] | null;
+            states: string[];
         };
         SignInInBody: {
             login: string;
@@ -1324,7 +1324,7 @@ export interface components {
         SplitLook: {
             /** Format: double */
             divergence: number;
-            expect: (string[] | null)[] | null;
+            expect: string[][];
             finding: string;
             /** Format: double */
             minutes: number;
@@ -1345,7 +1345,7 @@ export interface components {
             errorPct: number;
             /** Format: double */
             ml: number;
-            spoons: components["schemas"]["Spoon"][] | null;
+            spoons: components["schemas"]["Spoon"][];
             text: string;
             world: string;
         };
@@ -1420,7 +1420,7 @@ export interface components {
         Tank: {
             /** Format: int64 */
             count: number;
-            doses: components["schemas"]["Dose"][] | null;
+            doses: components["schemas"]["Dose"][];
             text: string;
             /** Format: double */
             volume: number;
@@ -1437,17 +1437,17 @@ export interface components {
             unit?: string;
         };
         Today: {
-            ask: components["schemas"]["Ask"][] | null;
-            bench: components["schemas"]["Tag"][] | null;
+            ask: components["schemas"]["Ask"][];
+            bench: components["schemas"]["Tag"][];
             /** Format: int64 */
             brought: number;
             date: string;
             desk: string;
             /** Format: int64 */
             longestMinutes: number;
-            notices: components["schemas"]["Notice"][] | null;
-            ready: components["schemas"]["Tag"][] | null;
-            waiting: components["schemas"]["Tag"][] | null;
+            notices: components["schemas"]["Notice"][];
+            ready: components["schemas"]["Tag"][];
+            waiting: components["schemas"]["Tag"][];
             weather: string;
         };
         Tolerable: {
@@ -1476,7 +1476,7 @@ export interface components {
         Treatment: {
             by: string;
             note?: string;
-            remedies: string[] | null;
+            remedies: string[];
         };
         Verdict: {
             /** @description a second cause at work */
@@ -1511,12 +1511,12 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
             days?: components["schemas"]["Days"];
-            followUps: components["schemas"]["FollowUp"][] | null;
-            given: components["schemas"]["Treated"][] | null;
+            followUps: components["schemas"]["FollowUp"][];
+            given: components["schemas"]["Treated"][];
             handover?: components["schemas"]["Handover"];
             id: string;
             intake: components["schemas"]["Intake"];
-            looks: components["schemas"]["LookRecord"][] | null;
+            looks: components["schemas"]["LookRecord"][];
             mayUndo?: string;
             mix?: components["schemas"]["Mixed"];
             number: string;
@@ -1524,7 +1524,7 @@ export interface components {
             /** Format: int64 */
             round: number;
             stage: string;
-            steps: components["schemas"]["Step"][] | null;
+            steps: components["schemas"]["Step"][];
             treatment?: components["schemas"]["Treatment"];
             /** Format: date-time */
             updatedAt: string;
@@ -1533,14 +1533,14 @@ export interface components {
             version: number;
         };
         Vocabulary: {
-            causes: components["schemas"]["CauseName"][] | null;
-            findings: components["schemas"]["Finding"][] | null;
-            hosts: components["schemas"]["Host"][] | null;
-            remedies: components["schemas"]["Remedy"][] | null;
-            units: string[] | null;
+            causes: components["schemas"]["CauseName"][];
+            findings: components["schemas"]["Finding"][];
+            hosts: components["schemas"]["Host"][];
+            remedies: components["schemas"]["Remedy"][];
+            units: string[];
         };
         WeighBody: {
-            counts?: number[] | null;
+            counts?: number[];
             helpers?: boolean;
             /** Format: double */
             share?: number;
@@ -2284,7 +2284,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StoryLine"][] | null;
+                    "application/json": components["schemas"]["StoryLine"][];
                 };
             };
             /** @description Error */
@@ -2620,7 +2620,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Person"][] | null;
+                    "application/json": components["schemas"]["Person"][];
                 };
             };
             /** @description Error */
@@ -2684,7 +2684,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Tag"][] | null;
+                    "application/json": components["schemas"]["Tag"][];
                 };
             };
             /** @description Error */
@@ -2797,7 +2797,7 @@ export interface operations {
     split: {
         parameters: {
             query: {
-                cause: string[] | null;
+                cause: string[];
             };
             header?: never;
             path?: never;
@@ -2811,7 +2811,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SplitLook"][] | null;
+                    "application/json": components["schemas"]["SplitLook"][];
                 };
             };
             /** @description Error */

@@ -1,0 +1,233 @@
+package e2e
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"net"
+	"net/http"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"strings"
+	"sync"
+	"syscall"
+	"testing"
+	"time"
+
+	"github.com/chromedp/cdproto/emulation"
+	cdruntime "github.com/chromedp/cdproto/runtime"
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/require"
+)
+
+var binary = sync.OnceValues(func() (string, error) {
+	dir, err := os.MkdirTemp("", "botanik-e2e")
+	if err != nil {
+		return "", err
+	}
+	out := filepath.Join(dir, "botanik")
+	cmd := exec.Command("go", "build", "-o", out, "./cmd/botanik")
+	cmd.Dir = ".."
+	if text, err := cmd.CombinedOutput(); err != nil {
+		return "", fmt.Errorf("building: %w\n%s", err, text)
+	}
+	return out, nil
+})
+
+// program is one running desk.
+type program struct {
+	t    *testing.T
+	dir  string
+	addr string
+	args []string
+	cmd  *exec.Cmd
+}
+
+func freeAddr(t *testing.T) string {
+	l, err := net.Listen("tcp", "127.0.0.1:0")
+	require.NoError(t, err)
+	defer func() { _ = l.Close() }()
+	return l.Addr().String()
+}
+
+// start runs the demo desk in a folder of its own.
+func start(t *testing.T) *program {
+	p := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo"}}
+	p.run()
+	t.Cleanup(func() { p.stop(syscall.SIGTERM) })
+	return p
+}
+
+func (p *program) run() {
+	bin, err := binary()
+	require.NoError(p.t, err)
+	p.cmd = exec.Command(bin, p.args...)
+	p.cmd.Env = append(os.Environ(), "BOTANIK_ADDR="+p.addr, "BOTANIK_DATA="+p.dir)
+	p.cmd.Stderr = os.Stderr
+	require.NoError(p.t, p.cmd.Start())
+	require.Eventually(p.t, func() bool {
+		r, err := http.Get("http://" + p.addr + "/healthz")
+		if err != nil {
+			return false
+		}
+		_ = r.Body.Close()
+		return r.StatusCode == http.StatusOK
+	}, 30*time.Second, 50*time.Millisecond, "the desk did not open")
+}
+
+func (p *program) stop(sig syscall.Signal) {
+	if p.cmd == nil {
+		return
+	}
+	_ = p.cmd.Process.Signal(sig)
+	_ = p.cmd.Wait()
+	p.cmd = nil
+}
+
+// restart stops the program and opens the same desk again.
+func (p *program) restart() {
+	p.stop(syscall.SIGTERM)
+	p.args = []string{"serve"}
+	p.run()
+}
+
+// page is one browser tab.
+type page struct {
+	t    *testing.T
+	ctx  context.Context
+	base string
+}
+
+var chrome = sync.OnceValues(func() (string, error) {
+	for _, name := range []string{"chromium", "chromium-browser"} {
+		if p, err := exec.LookPath(name); err == nil {
+			return p, nil
+		}
+	}
+	return "", errors.New("chromium is not installed; make test installs it")
+})
+
+func browse(t *testing.T, base string, w, h int64) *page {
+	bin, err := chrome()
+	require.NoError(t, err)
+	opts := append(chromedp.DefaultExecAllocatorOptions[:],
+		chromedp.ExecPath(bin), chromedp.NoSandbox, chromedp.DisableGPU, chromedp.UserDataDir(t.TempDir()),
+		chromedp.Flag("disable-background-networking", true), chromedp.Flag("disable-component-update", true),
+		chromedp.Flag("disable-sync", true), chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true),
+		chromedp.WindowSize(int(w), int(h)))
+	actx, cancelA := chromedp.NewExecAllocator(context.Background(), opts...)
+	ctx, cancel := chromedp.NewContext(actx)
+	ctx, cancelT := context.WithTimeout(ctx, 3*time.Minute)
+	t.Cleanup(func() { cancelT(); cancel(); cancelA() })
+	p := &page{t, ctx, base}
+	chromedp.ListenTarget(ctx, func(ev any) {
+		if e, ok := ev.(*cdruntime.EventExceptionThrown); ok {
+			t.Errorf("the page threw: %s", e.ExceptionDetails.Error())
+		}
+	})
+	p.do(chromedp.EmulateViewport(w, h), emulation.SetEmulatedMedia().WithFeatures([]*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: "light"}, {Name: "prefers-reduced-motion", Value: "reduce"}}))
+	return p
+}
+
+func (p *page) do(actions ...chromedp.Action) {
+	p.t.Helper()
+	if err := chromedp.Run(p.ctx, actions...); err != nil {
+		p.fail(err)
+	}
+}
+
+// fail leaves a picture of where it went wrong.
+func (p *page) fail(err error) {
+	p.t.Helper()
+	var buf []byte
+	if chromedp.Run(p.ctx, chromedp.CaptureScreenshot(&buf)) == nil {
+		f := filepath.Join(os.TempDir(), "botanik-"+strings.ReplaceAll(p.t.Name(), "/", "-")+".png")
+		_ = os.WriteFile(f, buf, 0o644)
+		p.t.Logf("picture: %s", f)
+	}
+	require.NoError(p.t, err)
+}
+
+func (p *page) open(path string) {
+	p.t.Helper()
+	p.do(chromedp.Navigate(p.base + path))
+}
+
+func (p *page) signIn(login string) {
+	p.t.Helper()
+	p.open("/")
+	p.see(`input[name=login]`)
+	p.do(chromedp.SendKeys(`input[name=login]`, login), chromedp.SendKeys(`input[name=password]`, "merrin-sound"+kb.Enter))
+	p.see(`nav.rail`)
+}
+
+// see waits until something is visible.
+func (p *page) see(css string) {
+	p.t.Helper()
+	ctx, cancel := context.WithTimeout(p.ctx, 15*time.Second)
+	defer cancel()
+	if err := chromedp.Run(ctx, chromedp.WaitVisible(css, chromedp.ByQuery)); err != nil {
+		p.fail(fmt.Errorf("not seen: %s: %w", css, err))
+	}
+}
+
+// read waits until the page holds some words.
+func (p *page) read(words string) {
+	p.t.Helper()
+	deadline := time.Now().Add(12 * time.Second)
+	for {
+		if strings.Contains(p.text("body"), words) {
+			return
+		}
+		if time.Now().After(deadline) {
+			p.fail(fmt.Errorf("not on the page: %q", words))
+		}
+		time.Sleep(80 * time.Millisecond)
+	}
+}
+
+func (p *page) text(css string) string {
+	p.t.Helper()
+	var s string
+	p.do(chromedp.Evaluate(fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? "").replace(/\s+/g, " ")`, css), &s))
+	return s
+}
+
+func (p *page) click(css string) {
+	p.t.Helper()
+	p.see(css)
+	p.do(chromedp.Click(css, chromedp.ByQuery))
+}
+
+func (p *page) fill(css, words string) {
+	p.t.Helper()
+	p.see(css)
+	var ok bool
+	p.do(chromedp.Focus(css, chromedp.ByQuery), chromedp.Evaluate(fmt.Sprintf(`(document.querySelector(%q).select(), true)`, css), &ok))
+	p.do(chromedp.KeyEvent(words))
+}
+
+// press sends keys to whatever has the focus.
+func (p *page) press(keys ...string) {
+	p.t.Helper()
+	for _, k := range keys {
+		p.do(chromedp.KeyEvent(k))
+		time.Sleep(60 * time.Millisecond)
+	}
+}
+
+func (p *page) eval(js string, into any) {
+	p.t.Helper()
+	p.do(chromedp.Evaluate(js, into))
+}
+
+func (p *page) shot(file string) {
+	p.t.Helper()
+	time.Sleep(350 * time.Millisecond)
+	var buf []byte
+	p.do(chromedp.CaptureScreenshot(&buf))
+	require.NoError(p.t, os.MkdirAll(filepath.Dir(file), 0o755))
+	require.NoError(p.t, os.WriteFile(file, buf, 0o644))
+}

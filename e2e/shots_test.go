@@ -1,0 +1,84 @@
+package e2e
+
+import (
+	"os"
+	"path/filepath"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+)
+
+// TestShots takes the pictures of docs/screenshots; make shots sets where.
+func TestShots(t *testing.T) {
+	dir := os.Getenv("BOTANIK_SHOTS")
+	if dir == "" {
+		t.Skip("only with BOTANIK_SHOTS set, through make shots")
+	}
+	only := os.Getenv("BOTANIK_SHOT")
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	take := func(name string, prepare func()) {
+		if only != "" && only != name {
+			return
+		}
+		prepare()
+		p.shot(filepath.Join(dir, name+".png"))
+	}
+	take("sign-in", func() { p.open("/"); p.see("input[name=login]") })
+	p.signIn("ansel")
+	p.read("Ask how it went")
+	take("counter", func() {})
+	open := func(plant string) {
+		p.open("/")
+		p.see(`.tag[aria-label*="` + plant + `"]`)
+		p.do(chromedp.Click(`.tag[aria-label*="`+plant+`"]`, chromedp.ByQuery))
+		p.see("nav.steps")
+	}
+	take("bench-look", func() {
+		open("Passionflower")
+		p.see(".find")
+		p.press("1", "1", "1")
+		p.click(`[data-finding=flecks] [data-state=many]`)
+		p.press("f")
+		for _, s := range []string{"walkers] [data-state=many", "silk] [data-state=none", "touch] [data-state=stays", "droppings] [data-state=none", "cast-skins] [data-state=yes"} {
+			p.click(`[data-finding=` + s + `]`)
+		}
+		p.read("Look next")
+	})
+	step := func(name string) {
+		p.click(`nav.steps a[href$="/` + name + `"]`)
+	}
+	take("bench-verdict", func() {
+		open("Passionflower")
+		step("verdict")
+		p.read("What is it?")
+	})
+	take("bench-act", func() {
+		p.click(`[data-do=settle]`)
+		p.fill(`input[name=counts]`, "12 7 31 4 9 16")
+		p.read("Mean")
+	})
+	take("bench-remedy", func() { p.click(`[data-do=act]`); p.see(`.offer`) })
+	take("bench-mix", func() {
+		for _, r := range []string{"hose-off", "soap"} {
+			var on bool
+			p.eval(`!!document.querySelector('.offer.on[data-remedy="`+r+`"]')`, &on)
+			if !on {
+				p.click(`.offer[data-remedy="` + r + `"] input`)
+			}
+		}
+		p.click(`[data-do=keep-remedy]`)
+		p.see(`[data-answer=mix]`)
+	})
+	take("bench-days", func() { p.click(`[data-do=keep-mix]`); p.see(`[data-answer=days]`) })
+	take("bench-handover", func() { p.click(`[data-do=keep-days]`); p.see(`.paper`) })
+	take("bench-story", func() { step("story"); p.see(`.storyline`) })
+	take("mixing-shelf", func() {
+		p.open("/mixing")
+		p.read("How much goes in")
+		p.see(`[data-answer=mix]`)
+	})
+	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
+	take("plate", func() { p.open("/plates/two-spotted-mite"); p.see(`[data-plate]`) })
+	take("house", func() { p.open("/house"); p.see(`[data-policy]`) })
+}

@@ -1,0 +1,131 @@
+import { ThemeProvider } from '@mui/material/styles';
+import { useQueryClient } from '@tanstack/react-query';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { Navigate, Route, Routes, useLocation, useNavigate } from 'react-router';
+import { onSignedOut, Problem, setToken } from './api/client';
+import { useSession } from './api/hooks';
+import { Counter } from './counter/Counter';
+import { Trouble } from './ui/bits';
+import { Find, Help } from './ui/dialogs';
+import { KeyHost, useKeys } from './ui/keys';
+import { Rail, rooms } from './ui/Rail';
+import { SignIn } from './ui/SignIn';
+import { makeTheme } from './ui/theme';
+import { Toasts } from './ui/toast';
+
+const Bench = lazy(() => import('./bench/Bench'));
+const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
+const House = lazy(() => import('./house/House'));
+const Plates = lazy(() => import('./plates/Plates'));
+const GrowerPage = lazy(() => import('./page/GrowerPage'));
+
+export type Shade = 'light' | 'dark';
+
+function useShade(): [Shade, () => void] {
+  const [shade, setShade] = useState<Shade>(() => {
+    const kept = localStorage.getItem('botanik.shade');
+    if (kept === 'light' || kept === 'dark') return kept;
+    return window.matchMedia?.('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
+  });
+  useEffect(() => {
+    document.documentElement.dataset.theme = shade;
+    localStorage.setItem('botanik.shade', shade);
+  }, [shade]);
+  return [shade, () => setShade((s) => (s === 'dark' ? 'light' : 'dark'))];
+}
+
+export function App() {
+  const [shade, flip] = useShade();
+  const theme = useMemo(() => makeTheme(shade === 'dark'), [shade]);
+  return (
+    <ThemeProvider theme={theme}>
+      <KeyHost>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/p/:token" element={<GrowerPage />} />
+            <Route path="*" element={<Inside shade={shade} flip={flip} />} />
+          </Routes>
+        </Suspense>
+      </KeyHost>
+    </ThemeProvider>
+  );
+}
+
+function Inside({ shade, flip }: { shade: Shade; flip: () => void }) {
+  const session = useSession();
+  const client = useQueryClient();
+  const [out, setOut] = useState(false);
+  useEffect(() => onSignedOut(() => setOut(true)), []);
+  if (session.data) setToken(session.data.token);
+  if (session.isPending) return null;
+  const refused = session.error instanceof Problem && session.error.status === 401;
+  if (!session.data || out || refused) {
+    return (
+      <>
+        {session.error && !refused && (
+          <div className="signin">
+            <Trouble of={session.error} />
+          </div>
+        )}
+        <SignIn
+          onIn={() => {
+            setOut(false);
+            void client.invalidateQueries();
+          }}
+        />
+      </>
+    );
+  }
+  return (
+    <Toasts>
+      <House_ shade={shade} flip={flip} />
+    </Toasts>
+  );
+}
+
+function House_({ shade, flip }: { shade: Shade; flip: () => void }) {
+  const go = useNavigate();
+  const { pathname } = useLocation();
+  const [find, setFind] = useState(false);
+  const [help, setHelp] = useState(false);
+  useKeys([
+    { key: 'n', does: 'check in', run: () => go('/?new=1') },
+    { key: '/', does: 'find', run: () => setFind(true) },
+    { key: '?', does: 'keys', run: () => setHelp(true) },
+    ...rooms.flatMap((r) => [
+      { key: r.digit, does: `go to ${r.name}`, hidden: true, run: () => go(r.to) },
+      { key: `Alt+${r.digit}`, does: `go to ${r.name} from a field`, hidden: true, run: () => go(r.to) },
+    ]),
+  ]);
+  return (
+    <div className="house">
+      <a className="skip" href="#room">
+        Skip to the room
+      </a>
+      <Rail shade={shade} flip={flip} onFind={() => setFind(true)} />
+      <div className="room" key={pathname.split('/')[1]}>
+        <Suspense
+          fallback={
+            <main id="room">
+              <p className="quiet">One moment…</p>
+            </main>
+          }
+        >
+          <Routes>
+            <Route path="/" element={<Counter />} />
+            <Route path="/bench" element={<Bench />} />
+            <Route path="/bench/:id" element={<Bench />} />
+            <Route path="/bench/:id/:step" element={<Bench />} />
+            <Route path="/mixing" element={<MixingShelf />} />
+            <Route path="/plates" element={<Plates />} />
+            <Route path="/plates/:id" element={<Plates />} />
+            <Route path="/house" element={<House />} />
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+      </div>
+      {find && <Find onClose={() => setFind(false)} />}
+      {help && <Help onClose={() => setHelp(false)} />}
+    </div>
+  );
+}

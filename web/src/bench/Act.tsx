@@ -1,0 +1,188 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
+import { Chips, Trouble } from '../ui/bits';
+import { useKeys } from '../ui/keys';
+
+const counted = (t: string) =>
+  t
+    .split(/[^0-9]+/)
+    .filter(Boolean)
+    .map(Number);
+
+/** Count, hold it against what is borne, and decide: act, wait, or pull. */
+export function Act({ view }: { view: View }) {
+  const { data: kb } = useVocabulary();
+  const change = useChange(view.id);
+  const { put } = useCaseCalls(view.id);
+  const go = useNavigate();
+  const a = view.act;
+  const cause = kb?.causes.find((c) => c.id === view.verdict?.cause);
+  const [text, setText] = useState((a?.counts ?? []).join(' '));
+  const [helpers, setHelpers] = useState(a?.helpers ?? false);
+  const [stages, setStages] = useState<string[]>(a?.stages ?? []);
+  const [drought, setDrought] = useState(a?.drought ?? false);
+  const [press, setPress] = useState<string>(a?.pressure ?? '');
+  const counts = counted(text);
+  const weighed = useQuery({
+    queryKey: ['weigh', view.id, view.verdict?.cause, counts.join(), helpers],
+    queryFn: () =>
+      take<S['Weighed']>(
+        api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body: { counts, helpers } }),
+      ),
+    enabled: !!view.verdict?.cause,
+  });
+  const d = weighed.data?.decision;
+  const s = weighed.data?.summary;
+  const pressure = press || d?.pressure || 'moderate';
+  const keep = (choice: 'act' | 'wait' | 'pull') =>
+    change.mutate(
+      put('/api/v1/cases/{id}/act', { counts, helpers, stages, drought, choice, pressure } as S['ActInput']),
+      {
+        onSuccess: () => go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`),
+      },
+    );
+  useKeys([
+    { key: 'a', does: 'act', run: () => keep('act') },
+    { key: 'w', does: 'wait and watch', run: () => keep('wait') },
+    { key: 'p', does: 'pull it', hidden: true, run: () => keep('pull') },
+  ]);
+  if (!view.verdict) return <p>Say what it is first; then there is something to count.</p>;
+  const wording: Record<string, string> = {
+    act: 'Act',
+    wait: 'Wait and watch',
+    'count more': 'Count more',
+    judge: 'Judge by the plant',
+  };
+  return (
+    <div className="two">
+      <div className="sheet pad stack">
+        <h2>Is it worth acting on?</h2>
+        <p>
+          <span className="quiet">Borne without harm: </span>
+          {weighed.data?.borne ?? cause?.tolerable}
+          <small> ({weighed.data?.threshold.source ?? 'judgement'})</small>
+        </p>
+        <TextField
+          label={`Counted on each ${cause?.unit || 'leaf'}, undersides, several of them`}
+          placeholder="12 0 7 31 4"
+          value={text}
+          onChange={(e) => setText(e.target.value)}
+          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'num' } }}
+          name="counts"
+          autoFocus
+        />
+        {counts.length > 0 && <Strip counts={counts} borne={weighed.data?.threshold.perUnit ?? 0} />}
+        {s && (
+          <p>
+            Mean <b className="num">{s.mean.toFixed(1)}</b> a {cause?.unit || 'leaf'}{' '}
+            <span className="quiet num">
+              (95 in 100: {s.low.toFixed(1)} to {s.high.toFixed(1)})
+            </span>
+            , <b className="num">{s.infested}</b> of {s.n} hit.
+          </p>
+        )}
+        {d && (
+          <div className={d.act === 'act' ? 'notice' : 'notice pond'} data-decision={d.act}>
+            <b>{wording[d.act]}.</b> {d.why.join(' ')}
+          </div>
+        )}
+        <Trouble of={weighed.error ?? change.error} />
+        <div className="wrap">
+          <Button variant="contained" onClick={() => keep('act')} data-do="act">
+            Act&nbsp;<kbd>a</kbd>
+          </Button>
+          <Button variant="outlined" onClick={() => keep('wait')} data-do="wait">
+            Wait and watch&nbsp;<kbd>w</kbd>
+          </Button>
+          <Button variant="outlined" color="error" onClick={() => keep('pull')}>
+            Pull it&nbsp;<kbd>p</kbd>
+          </Button>
+        </div>
+        <small>
+          A little damage on a strong plant is nothing to treat. An annual past its prime is pulled and replanted.
+        </small>
+      </div>
+      <div className="sheet pad stack">
+        <Chips
+          label="How heavy"
+          options={['light', 'moderate', 'heavy'].map((id) => ({ id, name: id }))}
+          value={[pressure]}
+          onChange={(v) => setPress(v[0] ?? '')}
+        />
+        {cause && cause.stages.length > 0 && (
+          <Chips
+            label="Stages seen (decides what can reach them)"
+            options={cause.stages.map((id) => ({ id, name: id }))}
+            value={stages}
+            onChange={setStages}
+            many
+          />
+        )}
+        <Chips
+          label="Also"
+          options={[
+            { id: 'helpers', name: 'helpers are at work' },
+            { id: 'drought', name: 'the plant is thirsty' },
+          ]}
+          value={[helpers && 'helpers', drought && 'drought'].filter(Boolean) as string[]}
+          onChange={(v) => {
+            setHelpers(v.includes('helpers'));
+            setDrought(v.includes('drought'));
+          }}
+          many
+        />
+      </div>
+    </div>
+  );
+}
+
+/** Each leaf a bar, the level that is borne a line across. */
+function Strip({ counts, borne }: { counts: number[]; borne: number }) {
+  const top = Math.max(...counts, borne * 1.3, 1);
+  const w = Math.min(34, 460 / counts.length);
+  const y = (v: number) => 74 - (v / top) * 66;
+  return (
+    <svg
+      viewBox="0 0 480 92"
+      role="img"
+      aria-label={`Counts ${counts.join(', ')}${borne ? `; ${borne} can be borne` : ''}`}
+      style={{ width: '100%', maxWidth: 520 }}
+    >
+      {counts.map((c, i) => (
+        <g key={i}>
+          <rect
+            x={6 + i * w}
+            y={y(c)}
+            width={w - 5}
+            height={74 - y(c)}
+            fill={borne && c > borne ? 'var(--aub2)' : 'var(--wood)'}
+          />
+          <text
+            x={6 + i * w + (w - 5) / 2}
+            y={88}
+            fontSize="12"
+            textAnchor="middle"
+            fill="var(--quiet)"
+            className="num"
+          >
+            {c}
+          </text>
+        </g>
+      ))}
+      <path d="M2 74.5 H478" stroke="var(--ink)" strokeWidth="1.2" />
+      {borne > 0 && (
+        <>
+          <path d={`M2 ${y(borne)} H478`} stroke="var(--pond)" strokeWidth="1.6" strokeDasharray="6 4" />
+          <text x="476" y={y(borne) - 4} fontSize="12.5" textAnchor="end" fill="var(--pond)">
+            borne: {borne}
+          </text>
+        </>
+      )}
+    </svg>
+  );
+}

@@ -1,0 +1,207 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link, useNavigate, useParams } from 'react-router';
+import { api, type Tag, take, type View } from '../api/client';
+import { useCase, useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { clock, moment, Trouble } from '../ui/bits';
+import { KeyLine, useKeys } from '../ui/keys';
+import { LyingTag, StandingTag } from '../ui/Tag';
+import { useToast } from '../ui/toast';
+import { Act } from './Act';
+import { BroughtIn } from './BroughtIn';
+import { DaysStep } from './DaysStep';
+import { HandOver } from './HandOver';
+import { Look } from './Look';
+import { MixStep } from './MixStep';
+import { RemedyStep } from './RemedyStep';
+import { Story } from './Story';
+import { VerdictStep } from './VerdictStep';
+
+const panes: Record<string, (p: { view: View }) => React.ReactNode> = {
+  in: BroughtIn,
+  look: Look,
+  verdict: VerdictStep,
+  act: Act,
+  remedy: RemedyStep,
+  mix: MixStep,
+  days: DaysStep,
+  handover: HandOver,
+  story: Story,
+};
+
+function StepMark({ state }: { state: string }) {
+  const common = { cx: 7, cy: 7, r: 5.4, strokeWidth: 1.7 };
+  return (
+    <svg viewBox="0 0 14 14" aria-hidden="true">
+      {state === 'done' && <circle {...common} fill="var(--ink)" stroke="var(--ink)" />}
+      {state === 'next' && <circle {...common} fill="var(--mari)" stroke="var(--mari-ink)" />}
+      {state === 'open' && <circle {...common} fill="none" stroke="var(--quiet)" />}
+      {state === 'waits' && <circle {...common} fill="none" stroke="var(--pond)" strokeDasharray="2.5 2" />}
+      {state === 'shut' && <circle {...common} fill="none" stroke="var(--quiet)" strokeDasharray="2 2.4" />}
+    </svg>
+  );
+}
+
+const words: Record<string, string> = {
+  done: 'done',
+  next: 'needs you',
+  open: 'open',
+  waits: 'waits',
+  shut: 'not yet',
+};
+
+export default function Bench() {
+  const { id = '', step } = useParams();
+  return id ? <One id={id} step={step} /> : <Empty />;
+}
+
+/** No sample in hand: what lies on the bench and what waits. */
+function Empty() {
+  const session = useSession();
+  const { data } = useQuery({
+    queryKey: ['list', 'bench'],
+    queryFn: async () => {
+      const stages = ['bench', 'review', 'waiting', 'ready'] as const;
+      const all = await Promise.all(
+        stages.map((stage) => take(api.GET('/api/v1/cases', { params: { query: { stage } } }))),
+      );
+      return all.map((a) => a.cases);
+    },
+  });
+  const groups = ['Half done', 'Waits for an advisor', 'Waiting', 'Ready to hand over'];
+  return (
+    <>
+      <main id="room">
+        <h1 style={{ marginBottom: 10 }}>The bench</h1>
+        {data?.every((g) => g.length === 0) && <p>Nothing here. Check a sample in at the counter first.</p>}
+        {data?.map((tags: Tag[], i) =>
+          tags.length === 0 ? null : (
+            <div className="shelf" key={groups[i]}>
+              <h2>
+                {groups[i]} <span className="quiet">· {tags.length}</span>
+              </h2>
+              <div className="tags">
+                {tags.map((t) => (
+                  <StandingTag key={t.id} tag={t} to={`/bench/${t.id}`} />
+                ))}
+              </div>
+            </div>
+          ),
+        )}
+      </main>
+      <KeyLine end={session.data?.person.name} />
+    </>
+  );
+}
+
+const certainty = (v: View) =>
+  v.verdict
+    ? ({ settled: 1, working: 0.6, open: 0.3, undetermined: 0.1 }[v.verdict.degree] ?? 0)
+    : v.looks.length
+      ? 0.15
+      : 0;
+
+function One({ id, step }: { id: string; step?: string }) {
+  const { data: view, error } = useCase(id);
+  const vocabulary = useVocabulary();
+  const session = useSession();
+  const go = useNavigate();
+  const change = useChange(id);
+  const calls = useCaseCalls(id);
+  const say = useToast();
+  const order = Object.keys(panes);
+  const now =
+    step && panes[step] ? step : (view?.steps.find((s) => s.state === 'next' || s.state === 'waits')?.id ?? 'story');
+  const undo = () =>
+    change.mutate(calls.post('/api/v1/cases/{id}/undo'), {
+      onSuccess: () => say({ text: `Took back: ${view?.mayUndo}` }),
+      onError: (e) => say({ text: e.message }),
+    });
+  const onward = () => {
+    const after = view?.steps.slice(order.indexOf(now) + 1) ?? [];
+    const s =
+      after.find((x) => x.state === 'next' || x.state === 'waits') ?? after.find((x) => x.state === 'open') ?? after[0];
+    if (s) go(`/bench/${id}/${s.id}`);
+  };
+  useKeys([
+    { key: '.', does: 'on to what needs you', run: onward },
+    { key: ',', does: 'step back', run: () => go(`/bench/${id}/${order[Math.max(0, order.indexOf(now) - 1)]}`) },
+    ...(view?.mayUndo ? [{ key: 'u', does: 'undo', run: undo }] : []),
+  ]);
+  if (error)
+    return (
+      <main id="room">
+        <Trouble of={error} />
+        <Button component={Link} to="/">
+          Back to the counter
+        </Button>
+      </main>
+    );
+  if (!view || !vocabulary.data)
+    return (
+      <main id="room">
+        <p className="quiet">Fetching the sample…</p>
+      </main>
+    );
+  const i = view.intake;
+  const Pane = panes[now] as (p: { view: View }) => React.ReactNode;
+  const facts = [
+    i.place,
+    i.inBloom && 'in flower',
+    i.edible && `eaten${i.daysToHarvest === undefined ? '' : `, picked in ${i.daysToHarvest} days`}`,
+    i.cat && 'a cat',
+    i.dog && 'a dog',
+    i.children && 'children',
+    i.pond && 'a pond near by',
+    ...(i.treated ?? []).map((t) => `${(t.what || t.remedy) ?? ''} ${t.on.slice(8)}.${t.on.slice(5, 7)}.`),
+  ].filter(Boolean);
+  return (
+    <>
+      <main id="room">
+        <div className="benchhead">
+          <LyingTag
+            tag={{
+              id: view.id,
+              number: view.number,
+              plant: i.plant,
+              line: i.story,
+              certainty: certainty(view),
+              urgency: i.urgency ?? 0,
+            }}
+          />
+          <div style={{ minWidth: 0 }}>
+            <div>
+              <b>{i.grower}</b> <span className="quiet">brought it {moment(view.createdAt)}</span>
+            </div>
+            <small>{facts.join(' · ')}</small>
+          </div>
+          {view.stage === 'closed' && <b className="quiet">closed: {view.closing?.outcome}</b>}
+        </div>
+        <nav className="steps" aria-label="Steps">
+          {view.steps.map((s) => (
+            <Link
+              key={s.id}
+              to={`/bench/${id}/${s.id}`}
+              className={s.id === now ? 'step on' : 'step'}
+              aria-current={s.id === now ? 'step' : undefined}
+              title={s.note}
+              data-state={s.state}
+            >
+              <StepMark state={s.state} />
+              {s.name}
+              <span className="skip">, {s.note || words[s.state]}</span>
+            </Link>
+          ))}
+        </nav>
+        {view.verdict?.needsReview && now !== 'verdict' && (
+          <div className="notice pond" style={{ marginBottom: 10 }}>
+            <b>{view.verdict.by}'s verdict waits for an advisor.</b> Nothing goes to the grower before.{' '}
+            <Link to={`/bench/${id}/verdict`}>See it</Link>
+          </div>
+        )}
+        <Pane view={view} key={`${id}${now}`} />
+      </main>
+      <KeyLine end={`kept ${clock(view.updatedAt)} · ${session.data?.person.name}, ${session.data?.person.role}`} />
+    </>
+  );
+}

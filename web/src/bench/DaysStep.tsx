@@ -1,0 +1,123 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, type Problem, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange, useSession } from '../api/hooks';
+import { Chips, Trouble, weekday } from '../ui/bits';
+import { useKeys } from '../ui/keys';
+
+/** Repeats timed to the pest's life and the label, with the schools beside. */
+export function DaysStep({ view }: { view: View }) {
+  const session = useSession();
+  const go = useNavigate();
+  const change = useChange(view.id);
+  const { put } = useCaseCalls(view.id);
+  const [start, setStart] = useState(session.data?.now ?? '');
+  const [count, setCount] = useState(String(view.days?.on.length ?? 3));
+  const [school, setSchool] = useState('0');
+  const body: S['DaysInput'] = {
+    ...(start ? { start } : {}),
+    ...(Number(count) ? { count: Number(count) } : {}),
+    ...(Number(school) ? { gapDays: Number(school) } : {}),
+  };
+  const plan = useQuery<S['Days'], Problem>({
+    queryKey: ['plan', view.id, view.version, JSON.stringify(body)],
+    queryFn: () =>
+      take<S['Days']>(api.POST('/api/v1/cases/{id}/plan-days', { params: { path: { id: view.id } }, body })),
+    enabled: !!view.treatment,
+    retry: false,
+    placeholderData: (o) => o,
+  });
+  const keep = () =>
+    change.mutate(put('/api/v1/cases/{id}/days', body), { onSuccess: () => go(`/bench/${view.id}/handover`) });
+  useKeys([{ key: 'Enter', does: 'keep the days', run: keep }]);
+  const needless = plan.error?.field('remedy');
+  if (!view.treatment || needless)
+    return (
+      <p>
+        {view.treatment ? 'Nothing that was chosen has a rhythm; this step is not needed. ' : 'Nothing is chosen yet. '}
+        <Link to={`/bench/${view.id}/${view.treatment ? 'handover' : 'remedy'}`}>
+          {view.treatment ? 'On to the hand-over' : 'Choose a remedy'}
+        </Link>
+      </p>
+    );
+  return (
+    <form
+      className="two"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep();
+      }}
+    >
+      <div className="sheet pad stack">
+        <h2>On which days</h2>
+        {plan.error ? (
+          <Trouble of={plan.error} />
+        ) : (
+          <>
+            <div className="days" data-answer="days">
+              {plan.data?.on.map((d, i) => (
+                <div className="day" key={d}>
+                  <small>{i === 0 ? 'first' : `+${plan.data.gapDays} days`}</small>
+                  <b>{weekday(d).split(' ')[0]}</b>
+                  {weekday(d).replace(/^\w+,? /, '')}
+                </div>
+              ))}
+            </div>
+            <ul className="tight">
+              {plan.data?.notes.map((n) => (
+                <li key={n}>{n}</li>
+              ))}
+            </ul>
+          </>
+        )}
+        <Trouble of={change.error} />
+        <Button
+          type="submit"
+          variant="contained"
+          className="primary"
+          disabled={!!plan.error || change.isPending}
+          style={{ justifySelf: 'start' }}
+          data-do="keep-days"
+        >
+          Keep the days&nbsp;<kbd>Enter</kbd>
+        </Button>
+      </div>
+      <div className="sheet pad form">
+        <TextField
+          label="First day"
+          type="date"
+          value={start}
+          onChange={(e) => setStart(e.target.value)}
+          name="start"
+        />
+        <TextField
+          label="Treatments in this round"
+          type="number"
+          value={count}
+          onChange={(e) => setCount(e.target.value)}
+          slotProps={{ htmlInput: { min: 1, max: 12 } }}
+          name="count"
+        />
+        <Chips
+          label="Rhythm"
+          options={[
+            { id: '0', name: 'computed from its life cycle' },
+            { id: '3', name: 'every 3 days' },
+            { id: '7', name: 'weekly' },
+            { id: '10', name: 'every 10 days' },
+            { id: '14', name: 'every 14 days' },
+          ]}
+          value={[school]}
+          onChange={(v) => setSchool(v[0] ?? '0')}
+        />
+        <small>
+          The label's shortest gap, longest gap and most per season always hold. The temperature is that of the
+          simulated forecast, or 20 °C indoors.
+        </small>
+      </div>
+    </form>
+  );
+}

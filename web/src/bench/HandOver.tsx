@@ -1,0 +1,87 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { api, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange } from '../api/hooks';
+import { SheetPage } from '../page/Sheet';
+import { Trouble } from '../ui/bits';
+import { useKeys } from '../ui/keys';
+import { useToast } from '../ui/toast';
+
+export function HandOver({ view }: { view: View }) {
+  const change = useChange(view.id);
+  const { post } = useCaseCalls(view.id);
+  const say = useToast();
+  const sheet = useQuery({
+    queryKey: ['sheet', view.id, view.version],
+    queryFn: () => take<S['Sheet']>(api.GET('/api/v1/cases/{id}/sheet', { params: { path: { id: view.id } } })),
+    enabled: !!view.verdict,
+    retry: false,
+  });
+  const step = view.steps.find((s) => s.id === 'handover');
+  const shut = step?.state === 'shut';
+  const give = () =>
+    change.mutate(post('/api/v1/cases/{id}/handover'), {
+      onSuccess: (v) => say({ text: `Handed over. We ask on ${v.askOn}.` }),
+    });
+  useKeys([
+    ...(view.handover || shut ? [] : [{ key: 'Enter', does: 'hand it over', run: give }]),
+    { key: 'p', does: 'print', run: () => window.print() },
+  ]);
+  if (!view.verdict)
+    return (
+      <p>
+        There is nothing to hand over before there is a verdict.{' '}
+        <Link to={`/bench/${view.id}/verdict`}>Settle it, or send it on.</Link>
+      </p>
+    );
+  return (
+    <div className="two" style={{ gridTemplateColumns: 'minmax(0,1fr) 300px' }}>
+      <div className="sheet">
+        <Trouble of={sheet.error} />
+        {sheet.data && <SheetPage s={sheet.data} />}
+      </div>
+      <div className="stack noprint" style={{ position: 'sticky', top: 0 }}>
+        {shut && (
+          <div className="notice">
+            <b>Not yet:</b> {step?.note}.
+          </div>
+        )}
+        <Trouble of={change.error} />
+        {view.handover ? (
+          <div className="sheet pad stack">
+            <h2>Handed over</h2>
+            <p>
+              by {view.handover.by}. {view.askOn ? `We ask on ${view.askOn}.` : 'It has been asked about.'}
+            </p>
+            <p>
+              <small>The grower's own page, without an account:</small>
+              <br />
+              <a href={`/p/${view.handover.token}`} data-grower-page>
+                /p/{view.handover.token.slice(0, 10)}…
+              </a>
+            </p>
+          </div>
+        ) : (
+          <Button
+            variant="contained"
+            className="primary"
+            size="large"
+            disabled={shut || change.isPending}
+            onClick={give}
+            data-do="hand-over"
+          >
+            Hand it over&nbsp;<kbd>Enter</kbd>
+          </Button>
+        )}
+        <Button variant="outlined" onClick={() => window.print()}>
+          Print&nbsp;<kbd>p</kbd>
+        </Button>
+        <small>
+          Prints on A4 or US Letter. Everything on it is checked once more when you hand it over: a day, the house or
+          the law may have changed since.
+        </small>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,68 @@
+import Button from '@mui/material/Button';
+import { Link, useNavigate } from 'react-router';
+import type { View } from '../api/client';
+import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../shelf/Mixer';
+import { Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
+import { useKeys } from '../ui/keys';
+
+export function MixStep({ view }: { view: View }) {
+  const { data: kb } = useVocabulary();
+  const session = useSession();
+  const go = useNavigate();
+  const change = useChange(view.id);
+  const { put } = useCaseCalls(view.id);
+  const only = (view.treatment?.remedies ?? []).filter(
+    (id) => (kb?.remedies.find((r) => r.id === id)?.rates?.length ?? 0) > 0,
+  );
+  const [last, setLast] = useDraft<MixForm>('mixing', { ...emptyMix, spoons: session.data?.desk.units ?? 'metric' });
+  const form = only.includes(last.remedy)
+    ? last
+    : { ...last, remedy: only[0] ?? '', rate: '', use: last.use === 'custom' ? 'middle' : last.use };
+  const blend = useBlend(form);
+  const keep = () =>
+    change.mutate(put('/api/v1/cases/{id}/mix', mixInput(form)), {
+      onSuccess: (v) => {
+        setLast(form); // the shelf remembers the last used units
+        go(`/bench/${view.id}/${v.steps.find((s) => s.id === 'days')?.state === 'done' ? 'handover' : 'days'}`),
+    });
+  useKeys([{ key: 'Enter', does: 'keep the mix', run: () => form.remedy && keep() }]);
+  if (!only.length)
+    return (
+      <p>
+        {view.treatment ? 'Nothing that was chosen is mixed; this step is not needed. ' : 'Nothing is chosen yet. '}
+        <Link to={`/bench/${view.id}/${view.treatment ? 'days' : 'remedy'}`}>
+          {view.treatment ? 'On to the days' : 'Choose a remedy'}
+        </Link>
+      </p>
+    );
+  return (
+    <form
+      className="two"
+      style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1.2fr)' }}
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep();
+      }}
+    >
+      <div className="sheet pad stack">
+        <h2>For {view.intake.grower}'s own sprayer</h2>
+        <MixFields form={form} set={setLast} only={only} />
+        <Trouble of={change.error} />
+        <Button
+          type="submit"
+          variant="contained"
+          className="primary"
+          disabled={!blend.data || !!blend.error || change.isPending}
+          data-do="keep-mix"
+        >
+          Keep the mix&nbsp;<kbd>Enter</kbd>
+        </Button>
+      </div>
+      <div className="sheet pad">
+        <MixAnswer mixed={blend.data} error={blend.error} />
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,199 @@
+import Button from '@mui/material/Button';
+import { useQuery } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { api, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange } from '../api/hooks';
+import { StatusMark, Trouble, weekday } from '../ui/bits';
+import { useKeys } from '../ui/keys';
+
+const rungs = [
+  'Leave it',
+  'By hand',
+  'What feeds it',
+  'Living helpers',
+  'Smother and dry',
+  'From plants and microbes',
+  'Minerals',
+  'Referred only',
+];
+
+/** The ladder, mildest first; each rung says why it is, or is not, the one to stand on. */
+export function RemedyStep({ view }: { view: View }) {
+  const { data, error } = useQuery({
+    queryKey: ['advice', view.id, view.version],
+    queryFn: () => take<S['CaseAdvice']>(api.GET('/api/v1/cases/{id}/advice', { params: { path: { id: view.id } } })),
+    enabled: !!view.verdict?.cause,
+  });
+  const change = useChange(view.id);
+  const { put } = useCaseCalls(view.id);
+  const go = useNavigate();
+  const [chosen, setChosen] = useState<string[] | null>(view.treatment?.remedies ?? null);
+  const [at, setAt] = useState(0);
+  const [all, setAll] = useState(false);
+  useEffect(() => {
+    if (data && !chosen) setChosen(data.pick);
+  }, [data, chosen]);
+  const offers = (data?.offers ?? []).filter((o) => o.meant || all);
+  const pick = chosen ?? [];
+  const free = (o: S['Offer']) => o.status === 'go' || o.status === 'care' || o.remedy === 'leave';
+  const flip = (o?: S['Offer']) => {
+    if (!o || !free(o)) return;
+    setChosen(pick.includes(o.remedy) ? pick.filter((x) => x !== o.remedy) : [...pick, o.remedy]);
+  };
+  const keep = () =>
+    change.mutate(put('/api/v1/cases/{id}/remedy', { remedies: pick }), {
+      onSuccess: (v) =>
+        go(
+          `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && s.state !== 'done')?.id ?? 'handover'}`,
+        ),
+    });
+  useEffect(() => {
+    document.querySelector('.offer[data-at=true]')?.scrollIntoView({ block: 'nearest' });
+  });
+  useKeys([
+    { key: 'ArrowDown', does: 'line', run: () => setAt((a) => Math.min(a + 1, offers.length - 1)) },
+    { key: 'ArrowUp', does: 'line', hidden: true, run: () => setAt((a) => Math.max(a - 1, 0)) },
+    { key: ' ', does: 'choose or leave out', run: () => flip(offers[at]) },
+    { key: 'Enter', does: 'keep what is chosen', run: () => pick.length && keep() },
+  ]);
+  if (!view.verdict?.cause)
+    return (
+      <p>
+        Nothing can be advised before it is known what it is.{' '}
+        <Link to={`/bench/${view.id}/verdict`}>Settle the verdict</Link>, or send the sample on.
+      </p>
+    );
+  let last = -1;
+  return (
+    <div className="two">
+      <div className="sheet" style={{ paddingBottom: 6 }}>
+        <div className="row pad" style={{ paddingBottom: 8 }}>
+          <h2>The ladder, mildest first</h2>
+          <small>{data?.weather}</small>
+        </div>
+        <Trouble of={error} />
+        {offers.map((o, i) => {
+          const head = o.rung !== last;
+          last = o.rung;
+          return (
+            <div key={o.remedy}>
+              {head && (
+                <div className="lab" style={{ margin: '6px 14px 2px', fontWeight: 650 }}>
+                  {o.rung} · {rungs[o.rung]}
+                </div>
+              )}
+              <div
+                className={pick.includes(o.remedy) ? 'offer on' : 'offer'}
+                data-remedy={o.remedy}
+                data-status={o.status}
+                data-at={i === at}
+                style={i === at ? { outline: '1.5px solid var(--ink)', outlineOffset: -2 } : undefined}
+              >
+                <input
+                  type="checkbox"
+                  checked={pick.includes(o.remedy)}
+                  disabled={!free(o)}
+                  onChange={() => {
+                    setAt(i);
+                    flip(o);
+                  }}
+                  aria-label={`Choose ${o.name}`}
+                  style={{ width: 20, height: 20, marginTop: 2, accentColor: 'var(--aub2)' }}
+                />
+                <span>
+                  <b>{o.name}</b>
+                  {o.worth && (
+                    <small> · does {{ good: 'much', fair: 'a fair amount', some: 'a little' }[o.worth]}</small>
+                  )}
+                  {o.when && <small> · {o.when}</small>}
+                  {o.reasons.length > 0 ? (
+                    <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
+                  ) : (
+                    <small style={{ display: 'block' }}>{o.ladder}</small>
+                  )}
+                  {o.reasons.length > 0 && free(o) && <small style={{ display: 'block' }}>{o.ladder}</small>}
+                </span>
+                <StatusMark status={o.status}>
+                  {o.status === 'not now' && o.until
+                    ? `not now, until ${weekday(o.until).split(' ').slice(0, 2).join(' ')}`
+                    : o.status}
+                </StatusMark>
+              </div>
+            </div>
+          );
+        })}
+        <button
+          type="button"
+          className="plain pad"
+          onClick={() => setAll((x) => !x)}
+          style={{ textDecoration: 'underline' }}
+        >
+          {all
+            ? 'Hide what is not meant for this'
+            : `Show the ${(data?.offers.length ?? 0) - offers.length} not meant for this, and why`}
+        </button>
+      </div>
+      <div className="stack">
+        <div className="sheet pad stack">
+          <h2>Chosen</h2>
+          {pick.length === 0 && <p className="quiet">Nothing yet. Space chooses the line you are on.</p>}
+          <ul className="tight">
+            {pick.map((p) => (
+              <li key={p}>{data?.offers.find((o) => o.remedy === p)?.name ?? p}</li>
+            ))}
+          </ul>
+          {data?.why.map((w) => (
+            <p key={w} className="quiet">
+              {w}
+            </p>
+          ))}
+          <Trouble of={change.error} />
+          <Button
+            variant="contained"
+            className="primary"
+            disabled={!pick.length || change.isPending}
+            onClick={keep}
+            data-do="keep-remedy"
+          >
+            Keep what is chosen&nbsp;<kbd>Enter</kbd>
+          </Button>
+        </div>
+        {data?.refer && <div className="notice brick">{data.refer}</div>}
+        {data?.unknown.map((u) => (
+          <div key={u} className="notice">
+            {u}
+          </div>
+        ))}
+        {data && (
+          <div className="sheet pad stack">
+            <h3>Why it happened</h3>
+            <ul className="tight">
+              {data.because.map((b) => (
+                <li key={b}>{b}</li>
+              ))}
+            </ul>
+            {data.mustNot.length > 0 && (
+              <>
+                <h3>Must not</h3>
+                <ul className="tight">
+                  {data.mustNot.map((m) => (
+                    <li key={m.what}>
+                      {m.what}: {m.why}
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+            <h3>Always</h3>
+            <ul className="tight">
+              {data.always.map((b) => (
+                <li key={b}>{b}</li>
+              ))}
+            </ul>
+          </div>
+        )}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,197 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange } from '../api/hooks';
+import { moment, Trouble, weekday } from '../ui/bits';
+
+const num = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
+
+/** How it went, what comes next, and every step with who and when. */
+export function Story({ view }: { view: View }) {
+  const { data } = useQuery({
+    queryKey: ['story', view.id, view.version],
+    queryFn: () => take(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
+  });
+  return (
+    <div className="two">
+      <div className="sheet pad">
+        <h2 style={{ marginBottom: 6 }}>The story so far</h2>
+        {data?.map((l) => (
+          <div className="storyline" key={l.seq} data-kind={l.kind}>
+            <small>{moment(l.at)}</small>
+            <small>{l.who}</small>
+            <span>{l.text}</span>
+          </div>
+        ))}
+      </div>
+      <div className="stack">
+        {view.handover && view.stage !== 'closed' && <HowItWent view={view} />}
+        <Ending view={view} />
+      </div>
+    </div>
+  );
+}
+
+function HowItWent({ view }: { view: View }) {
+  const change = useChange(view.id);
+  const { post } = useCaseCalls(view.id);
+  const go = useNavigate();
+  const counts = view.act?.counts ?? [];
+  const mean = counts.length ? counts.reduce((a, b) => a + b, 0) / counts.length : undefined;
+  const [before, setBefore] = useState(mean === undefined ? '' : String(Number(mean.toFixed(1))));
+  const [after, setAfter] = useState('');
+  const [units, setUnits] = useState(String(counts.length || 5));
+  const [cb, setCb] = useState('');
+  const [ca, setCa] = useState('');
+  const [note, setNote] = useState('');
+  const last = view.followUps.at(-1);
+  const send = (body: S['FollowUpInput']) => change.mutate(post('/api/v1/cases/{id}/followup', body));
+  const round = (move: string) =>
+    change.mutate(post('/api/v1/cases/{id}/round', { move }), {
+      onSuccess: () =>
+        go(
+          `/bench/${view.id}/${{ repeat: 'days', 'step up': 'remedy', switch: 'remedy', 'bring back': 'look' }[move] ?? 'look'}`,
+        ),
+    });
+  const words: Record<string, string> = {
+    done: 'It is done',
+    repeat: 'Repeat a round',
+    'step up': 'Go one rung up',
+    switch: 'Change the way of killing',
+    'bring back': 'Bring it back',
+    refer: 'Send it on',
+    call: 'Telephone',
+  };
+  return (
+    <div className="sheet pad stack">
+      <div className="row">
+        <h2>How did it go?</h2>
+        <small>{view.askOn ? `ask on ${weekday(view.askOn)}` : 'asked'}</small>
+      </div>
+      {last?.result && (
+        <div className={last.result.word === 'better' ? 'notice pond' : 'notice'} data-result={last.result.word}>
+          <b>{last.result.text}</b> {last.next?.why}
+        </div>
+      )}
+      {last?.next && last.next.move === 'call' && <div className="notice brick">{last.next.why}</div>}
+      <form
+        className="form"
+        onSubmit={(e) => {
+          e.preventDefault();
+          const a = num(after);
+          const count =
+            a === undefined
+              ? undefined
+              : {
+                  before: num(before) ?? 0,
+                  after: a,
+                  units: num(units) ?? 0,
+                  ...(num(cb) !== undefined ? { checkBefore: num(cb) } : {}),
+                  ...(num(ca) !== undefined ? { checkAfter: num(ca) } : {}),
+                };
+          send({ ...(count ? { count } : {}), note } as S['FollowUpInput']);
+        }}
+      >
+        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12 }}>
+          <TextField label="Before, each" name="before" value={before} onChange={(e) => setBefore(e.target.value)} />
+          <TextField
+            label="Now, each"
+            name="after"
+            value={after}
+            onChange={(e) => setAfter(e.target.value)}
+            autoFocus
+          />
+          <TextField label="Leaves counted" name="units" value={units} onChange={(e) => setUnits(e.target.value)} />
+        </div>
+        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+          <TextField label="Untreated neighbour before" value={cb} onChange={(e) => setCb(e.target.value)} />
+          <TextField label="and now" value={ca} onChange={(e) => setCa(e.target.value)} />
+        </div>
+        <TextField label="What they say" name="told" value={note} onChange={(e) => setNote(e.target.value)} />
+        <Trouble of={change.error} />
+        <div className="wrap">
+          <Button type="submit" variant="contained" disabled={change.isPending} data-do="recount">
+            Judge it
+          </Button>
+          <Button variant="outlined" onClick={() => send({ silent: true })}>
+            No answer
+          </Button>
+        </div>
+      </form>
+      {last?.next && last.next.move !== 'call' && (
+        <div className="stack" style={{ gap: 6 }}>
+          <span className="lab">Next: {words[last.next.move]?.toLowerCase()}</span>
+          <div className="wrap">
+            {['repeat', 'step up', 'switch', 'bring back'].map((m) => (
+              <Button
+                key={m}
+                size="small"
+                variant={m === last.next?.move ? 'contained' : 'outlined'}
+                onClick={() => round(m)}
+                data-move={m}
+              >
+                {words[m]}
+              </Button>
+            ))}
+          </div>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const outcomes = ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'];
+
+function Ending({ view }: { view: View }) {
+  const change = useChange(view.id);
+  const { post } = useCaseCalls(view.id);
+  const [outcome, setOutcome] = useState(
+    view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown',
+  );
+  const [note, setNote] = useState('');
+  if (view.closing)
+    return (
+      <div className="sheet pad stack">
+        <h2>Closed: {view.closing.outcome}</h2>
+        <p className="quiet">
+          {moment(view.closing.at)} by {view.closing.by}. {view.closing.note}
+        </p>
+        <Button variant="outlined" onClick={() => change.mutate(post('/api/v1/cases/{id}/reopen'))}>
+          Open it again
+        </Button>
+      </div>
+    );
+  return (
+    <form
+      className="sheet pad form"
+      onSubmit={(e) => {
+        e.preventDefault();
+        change.mutate(post('/api/v1/cases/{id}/close', { outcome, note }));
+      }}
+    >
+      <h2>Close the case</h2>
+      <TextField
+        select
+        label="What came of it"
+        value={outcome}
+        onChange={(e) => setOutcome(e.target.value)}
+        name="outcome"
+      >
+        {outcomes.map((o) => (
+          <MenuItem key={o} value={o}>
+            {o}
+          </MenuItem>
+        ))}
+      </TextField>
+      <TextField label="A last word" value={note} onChange={(e) => setNote(e.target.value)} />
+      <Trouble of={change.error} />
+      <Button type="submit" variant="outlined" data-do="close">
+        Close it
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,257 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { api, type S, take, type View } from '../api/client';
+import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { Chips, Trouble } from '../ui/bits';
+import { useKeys } from '../ui/keys';
+import { Candidates, verdictWords } from './Candidates';
+
+const degrees = [
+  { id: 'settled', name: 'settled' },
+  { id: 'working', name: 'likely' },
+  { id: 'open', name: 'open, best guess' },
+  { id: 'undetermined', name: 'undetermined, send it on' },
+];
+
+export function VerdictStep({ view }: { view: View }) {
+  const { data: kb } = useVocabulary();
+  const session = useSession();
+  const change = useChange(view.id);
+  const { put, post } = useCaseCalls(view.id);
+  const go = useNavigate();
+  const r = view.reading;
+  const v = view.verdict;
+  const [cause, setCause] = useState(v?.cause ?? (r.looked ? r.leader : ''));
+  const lab = (id: string) => kb?.causes.find((c) => c.id === id);
+  const suggest = (id: string) => {
+    if (!id || r.noneFits) return 'undetermined';
+    if (id === r.leader && r.verdict !== 'undetermined') return r.verdict;
+    return 'open';
+  };
+  const [degree, setDegree] = useState<string>(v?.degree ?? suggest(cause));
+  const [note, setNote] = useState('');
+  const trainee = session.data?.person.role === 'trainee';
+  const known = lab(cause);
+  const pick = (id: string) => {
+    setCause(id);
+    setDegree(suggest(id));
+  };
+  const settle = () =>
+    change.mutate(
+      put('/api/v1/cases/{id}/verdict', {
+        ...(degree === 'undetermined' ? {} : { cause }),
+        degree,
+        note,
+      } as S['VerdictInput']),
+      {
+        onSuccess: (n) =>
+          go(
+            `/bench/${view.id}/${n.verdict?.needsReview ? 'verdict' : degree === 'undetermined' || lab(cause)?.regulated ? 'handover' : 'act'}`,
+          ),
+      },
+    );
+  useKeys([
+    { key: 'Enter', does: trainee ? 'put it to an advisor' : 'keep this verdict', run: settle },
+    ...r.candidates
+      .slice(0, 5)
+      .map((c, i) => ({ key: String(i + 1), does: `candidate ${i + 1}`, hidden: i > 0, run: () => pick(c.cause) })),
+  ]);
+  const changed = v && v.cause !== (degree === 'undetermined' ? '' : cause);
+  return (
+    <div className="two">
+      <div className="stack">
+        {v?.needsReview && (
+          <Review
+            view={view}
+            trainee={trainee}
+            onAgree={(agree, why) => change.mutate(post('/api/v1/cases/{id}/review', { agree, note: why }))}
+          />
+        )}
+        <div className="sheet pad stack">
+          <div className="row">
+            <h2>What is it?</h2>
+            <span className="quiet">
+              the looks say <b>{verdictWords[r.verdict]?.toLowerCase()}</b>
+            </span>
+          </div>
+          <ul className="tight">
+            {r.why.map((w) => (
+              <li key={w}>{w}</li>
+            ))}
+          </ul>
+          <fieldset>
+            <legend>The cause</legend>
+            <div className="chips">
+              {r.candidates.slice(0, 5).map((c, i) => (
+                <button
+                  type="button"
+                  key={c.cause}
+                  className="chip"
+                  aria-pressed={degree !== 'undetermined' && cause === c.cause}
+                  onClick={() => pick(c.cause)}
+                  data-cause={c.cause}
+                >
+                  {i + 1} {c.name} <span className="num">{Math.round(c.p * 100)}</span>
+                </button>
+              ))}
+            </div>
+          </fieldset>
+          <Autocomplete
+            options={kb?.causes ?? []}
+            getOptionLabel={(c) => c.name}
+            getOptionKey={(c) => c.id}
+            value={known ?? null}
+            onChange={(_, c) => pick(c?.id ?? '')}
+            renderInput={(p) => <TextField {...p} label="or another from the herbarium" />}
+          />
+          <Chips
+            label="How sure"
+            options={degrees.filter((d) => d.id !== 'settled' || !(known?.regulated || known?.labOnly))}
+            value={[degree]}
+            onChange={(x) => setDegree(x[0] ?? 'open')}
+          />
+          {known?.regulated && degree !== 'undetermined' && (
+            <div className="notice brick">
+              <b>May be regulated.</b> It is never settled or treated at the desk: isolate it and call{' '}
+              {session.data?.desk.authority}.
+            </div>
+          )}
+          {known?.labOnly && !known.regulated && (
+            <div className="notice">Only a laboratory can settle this one: “likely” is as far as the desk goes.</div>
+          )}
+          {degree === 'undetermined' && (
+            <div className="notice">
+              “I don't know, send it on” is a right answer. Send it to {session.data?.desk.lab}. The grower is told to
+              keep it apart and to spray nothing.
+            </div>
+          )}
+          <TextField
+            label={changed ? 'What changed your mind (kept in the story)' : 'A word on why, if it is not plain'}
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            error={!!change.error && 'field' in change.error && !!change.error.field('note')}
+          />
+          <Trouble of={change.error} />
+          <div className="wrap">
+            <Button
+              variant="contained"
+              className="primary"
+              disabled={change.isPending || (degree !== 'undetermined' && !cause)}
+              onClick={settle}
+              data-do="settle"
+            >
+              {trainee ? 'Put it to an advisor' : 'Keep this verdict'}&nbsp;<kbd>Enter</kbd>
+            </Button>
+            <Button variant="outlined" onClick={() => go(`/bench/${view.id}/look`)}>
+              Look again
+            </Button>
+          </div>
+          {v && !v.needsReview && (
+            <small>
+              {v.degree} by {v.by}
+              {v.reviewedBy && `, agreed by ${v.reviewedBy}`}
+              {v.note && `: ${v.note}`}
+            </small>
+          )}
+        </div>
+        <SplitSheet
+          causes={r.candidates.slice(0, 3).map((c) => c.cause)}
+          names={r.candidates.slice(0, 3).map((c) => c.name)}
+        />
+      </div>
+      <div className="sheet" style={{ paddingBottom: 10 }}>
+        <Candidates view={view} onGo={() => go(`/bench/${view.id}/look`)} />
+      </div>
+    </div>
+  );
+}
+
+function Review({
+  view,
+  trainee,
+  onAgree,
+}: {
+  view: View;
+  trainee: boolean;
+  onAgree: (agree: boolean, note: string) => void;
+}) {
+  const { data: kb } = useVocabulary();
+  const [note, setNote] = useState('');
+  const v = view.verdict;
+  if (!v) return null;
+  const name = kb?.causes.find((c) => c.id === v.cause)?.name ?? 'undetermined';
+  return (
+    <div className="sheet pad stack" style={{ borderColor: 'var(--pond)' }}>
+      <h2>
+        {v.by} says: {v.degree}, {name}
+      </h2>
+      {v.note && <p>“{v.note}”</p>}
+      {trainee ? (
+        <p className="quiet">
+          An advisor looks at it before anything goes to the grower. Meanwhile look at the look-alikes below.
+        </p>
+      ) : (
+        <>
+          <TextField
+            label="A word to the trainee"
+            value={note}
+            onChange={(e) => setNote(e.target.value)}
+            name="review-note"
+          />
+          <div className="wrap">
+            <Button variant="contained" onClick={() => onAgree(true, note)} data-do="agree">
+              Agree
+            </Button>
+            <Button variant="outlined" disabled={!note.trim()} onClick={() => onAgree(false, note)} data-do="send-back">
+              Send it back
+            </Button>
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** What would tell the first two or three apart, best look per minute first. */
+function SplitSheet({ causes, names }: { causes: string[]; names: string[] }) {
+  const { data } = useQuery({
+    queryKey: ['split', ...causes],
+    queryFn: () => take(api.GET('/api/v1/split', { params: { query: { cause: causes } } })),
+    enabled: causes.length >= 2,
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+  if (causes.length < 2) return null;
+  return (
+    <div className="sheet pad">
+      <h2>What tells them apart</h2>
+      <div style={{ overflowX: 'auto' }}>
+        <table className="lines" style={{ marginTop: 6 }}>
+          <thead>
+            <tr>
+              <th scope="col">Look</th>
+              {names.map((n) => (
+                <th scope="col" key={n}>
+                  {n}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {data?.slice(0, 5).map((l) => (
+              <tr key={l.finding}>
+                <td>{l.name}</td>
+                {l.expect.map((e, i) => (
+                  <td key={names[i]}>{e.join(' or ') || '—'}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}

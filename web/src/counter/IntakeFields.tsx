@@ -1,0 +1,137 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import TextField from '@mui/material/TextField';
+import { type Ref, useMemo } from 'react';
+import type { Problem } from '../api/client';
+import { useSession, useVocabulary } from '../api/hooks';
+import { Chips, weekday } from '../ui/bits';
+import { type Form, kinds, minds, places, readTreated } from './intake';
+
+/** The fields of what was brought in, on the counter and on the bench. */
+export function IntakeFields({
+  form,
+  setForm,
+  trouble,
+  growerRef,
+}: {
+  form: Form;
+  setForm: (f: (old: Form) => Form) => void;
+  trouble: Problem | null;
+  growerRef?: Ref<HTMLInputElement>;
+}) {
+  const vocabulary = useVocabulary();
+  const session = useSession();
+  const day = session.data?.now ?? new Date().toISOString().slice(0, 10);
+  const hosts = vocabulary.data?.hosts ?? [];
+  const remedies = vocabulary.data?.remedies ?? [];
+  const options = useMemo(
+    () =>
+      hosts.flatMap((h) => [
+        { id: h.id, label: h.name, sci: h.scientific },
+        ...(h.aliases ?? []).map((a) => ({ id: h.id, label: a, sci: h.scientific })),
+      ]),
+    [hosts],
+  );
+  const set = (k: keyof Form) => (v: unknown) => setForm((f) => ({ ...f, [k]: v }));
+  const text = (k: keyof Form, label: string, more: object = {}) => (
+    <TextField
+      label={label}
+      value={form[k] as string}
+      onChange={(e) => set(k)(e.target.value)}
+      error={!!trouble?.field(k)}
+      helperText={trouble?.field(k)}
+      name={k}
+      {...more}
+    />
+  );
+  const host = hosts.find((h) => h.id === form.host);
+  return (
+    <>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 14 }}>
+        {text('grower', 'Grower', { inputRef: growerRef, required: true, autoComplete: 'off' })}
+        {text('contact', 'How to reach them', { autoComplete: 'off' })}
+      </div>
+      <Autocomplete
+        freeSolo
+        autoHighlight
+        options={options}
+        inputValue={form.plant}
+        getOptionLabel={(o) => (typeof o === 'string' ? o : o.label)}
+        getOptionKey={(o) => (typeof o === 'string' ? o : o.id + o.label)}
+        onInputChange={(_, v) => {
+          const hit = options.find((o) => o.label.toLowerCase() === v.trim().toLowerCase());
+          setForm((f) => ({ ...f, plant: v, host: hit?.id ?? '' }));
+        }}
+        renderOption={({ key, ...p }, o) => (
+          <li key={key} {...p}>
+            {o.label}&nbsp;<small>{o.sci}</small>
+          </li>
+        )}
+        renderInput={(p) => (
+          <TextField
+            {...p}
+            label="Plant"
+            required
+            name="plant"
+            error={!!trouble?.field('plant')}
+            helperText={
+              trouble?.field('plant') ??
+              (form.plant && !host ? 'Not known here: it is treated with care, by family and form.' : host?.scientific)
+            }
+          />
+        )}
+      />
+      {form.plant.trim() && !host && (
+        <Chips
+          label="What kind of plant it is"
+          options={kinds}
+          value={form.form ? [form.form] : []}
+          onChange={(v) => set('form')(v[0] ?? '')}
+          small
+        />
+      )}
+      <Chips
+        label="Where it grows"
+        options={places}
+        value={form.place ? [form.place] : []}
+        onChange={(v) => set('place')(v[0] ?? '')}
+        small
+      />
+      {trouble?.field('place') && <div className="err">{trouble.field('place')}</div>}
+      <Chips label="Mind these" options={minds} value={form.mind} onChange={set('mind')} many small />
+      {form.mind.includes('eaten') &&
+        text('harvest', 'Days until it is picked next', {
+          type: 'number',
+          error: !!trouble?.field('daysToHarvest'),
+          helperText: trouble?.field('daysToHarvest'),
+        })}
+      {text('treated', 'Already sprayed with, and when', {
+        placeholder: 'soap 9 days ago, copper on Tuesday',
+        onChange: (e: { target: { value: string } }) =>
+          setForm((f) => ({ ...f, treated: e.target.value, treatedList: readTreated(e.target.value, day, remedies) })),
+        helperText:
+          trouble?.field('treated') ??
+          (form.treated &&
+            form.treatedList
+              .map(
+                (t) =>
+                  `${remedies.find((r) => r.id === t.remedy)?.name ?? `${t.what} (not matched)`}, ${weekday(t.on)}`,
+              )
+              .join(' · ')),
+      })}
+      {text('brought', 'What was brought', { placeholder: 'a shoot in a bag' })}
+      {text('story', 'Their story', { multiline: true, minRows: 2, required: true })}
+      <Chips
+        label="How urgent"
+        options={[
+          { id: '0', name: 'can wait' },
+          { id: '1', name: 'soon' },
+          { id: '2', name: 'today' },
+          { id: '3', name: 'now' },
+        ]}
+        value={[form.urgency]}
+        onChange={(v) => set('urgency')(v[0] ?? '0')}
+        small
+      />
+    </>
+  );
+}

@@ -1,0 +1,121 @@
+import type { S } from '../api/client';
+
+/** The one page a grower takes home: plain words, all cautions, black on paper. */
+export function SheetPage({ s }: { s: S['Sheet'] }) {
+  return (
+    <article className="paper">
+      <div className="row" style={{ borderBottom: '2px solid var(--ink)', paddingBottom: 6 }}>
+        <b>{s.desk}</b>
+        <span className="num">{s.number}</span>
+      </div>
+      <p className="quiet" style={{ marginTop: 6 }}>
+        For {s.grower}, {s.date} · your {s.plant.toLowerCase()}
+      </p>
+      <h1>{s.title}</h1>
+      <p>
+        {s.what} <b>{s.sure}</b>
+      </p>
+      {s.refer && (
+        <div className="notice brick" style={{ margin: '12px 0' }}>
+          {s.refer}
+        </div>
+      )}
+      {s.lookFor.length > 0 && (
+        <>
+          <h2>What to look for</h2>
+          <ul className="tight">
+            {s.lookFor.map((x) => (
+              <li key={x}>{x}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {s.steps.length > 0 && <h2>What to do</h2>}
+      <ol className="tight">
+        {s.steps.map((t) => (
+          <li key={t.name}>
+            <b>{t.name}.</b> {t.how.join(' ')}
+            {t.wear.length > 0 && (
+              <>
+                {' '}
+                <b>Wear:</b> {t.wear.join(', ')}.
+              </>
+            )}{' '}
+            {t.cautions.map((c) => (
+              <span key={c}>
+                <b>Mind:</b> {c}{' '}
+              </span>
+            ))}
+            {t.storage && <span>Keep it {t.storage}.</span>}
+          </li>
+        ))}
+      </ol>
+      {s.mix && (
+        <>
+          <h2>How much</h2>
+          <div className="mix">
+            {s.mix.lines.map((l) => (
+              <div key={l}>
+                <b>{s.mix?.product}:</b> {l}
+              </div>
+            ))}
+          </div>
+          <ol className="tight" style={{ marginTop: 6 }}>
+            {s.mix.order.map((o) => (
+              <li key={o}>{o}</li>
+            ))}
+          </ol>
+          <p>
+            {s.mix.notes.join(' ')} You need {s.mix.buy.join(', ')}.
+          </p>
+        </>
+      )}
+      {s.days.length > 0 && (
+        <>
+          <h2>When</h2>
+          <p>
+            <b>{s.days.join(' · ')}.</b> {s.hour}
+          </p>
+        </>
+      )}
+      {s.mustNot.length > 0 && (
+        <>
+          <h2>Please do not</h2>
+          <ul className="tight">
+            {s.mustNot.map((m) => (
+              <li key={m}>{m}</li>
+            ))}
+          </ul>
+        </>
+      )}
+      {(s.why.length > 0 || s.recovers || s.disposal) && (
+        <>
+          <h2>Good to know</h2>
+          <p>
+            {s.why.length > 0 && <>It is favoured by: {s.why.join(', ')}. </>}
+            {s.recovers && <>{s.recovers.charAt(0).toUpperCase() + s.recovers.slice(1)}. </>}
+            {s.disposal}
+          </p>
+        </>
+      )}
+      <div className="always">
+        <b>Always</b>
+        <ul className="tight">
+          {s.always.map((a) => (
+            <li key={a}>{a}</li>
+          ))}
+        </ul>
+      </div>
+      <p style={{ marginTop: 12 }}>
+        {s.askOn ? (
+          <>
+            We will ask how it went on <b>{s.askOn}</b>.
+          </>
+        ) : (
+          'We will ask how it went.'
+        )}{' '}
+        Your advisor: {s.advisor}.
+      </p>
+    </article>
+  );
+}

@@ -1,0 +1,105 @@
+import { useId } from 'react';
+import { Body, type Drawing, hasBody } from './bodies';
+import { Layers } from './layers';
+import { Leaf, shapeOf } from './leaves';
+import { hash } from './random';
+import { Flower, Fruit, Plant, Pot, Root, Stem } from './things';
+
+const damage = (d: Drawing) => (Array.isArray(d.damage) ? d.damage.map(String) : []);
+export const partOf = (d: Drawing): string => {
+  const s = String(d.subject ?? 'leaf');
+  if (s.startsWith('root')) return 'root';
+  if (s.startsWith('stem')) return 'stem';
+  return ['fruit', 'flower', 'pot', 'plant', 'pest'].includes(s) ? s : 'leaf';
+};
+
+/** A cause's drawing from its own characters: the part with its damage, and whoever did it, enlarged beside a size bar. */
+export function Plate({
+  id,
+  d,
+  name,
+  size,
+  seed = hash(id),
+  width = 320,
+}: {
+  id: string;
+  d: Drawing;
+  name: string;
+  size?: number[];
+  seed?: number;
+  width?: number;
+}) {
+  const clip = useId();
+  const part = partOf(d);
+  const who = hasBody(d);
+  const alone = part === 'pest';
+  const mm = size?.[1] ?? size?.[0];
+  const bar = mm ? (mm < 1 ? mm : mm < 12 ? Math.round(mm * 10) / 10 : Math.round(mm)) : 0;
+  return (
+    <svg
+      viewBox={alone ? '0 0 200 200' : who ? '0 0 330 290' : '0 0 220 290'}
+      width={width}
+      role="img"
+      aria-label={`Drawing of ${name}`}
+      style={{ display: 'block', maxWidth: '100%' }}
+      data-plate={id}
+    >
+      {!alone && (
+        <g transform="translate(8 4)">
+          {part === 'leaf' && (
+            <Leaf id={clip} shape={shapeOf(d.leaf)}>
+              <Layers names={damage(d)} seed={seed} />
+            </Leaf>
+          )}
+          {part === 'root' && <Root d={d} seed={seed} />}
+          {part === 'stem' && (
+            <Stem d={d} seed={seed}>
+              <Small d={d} />
+            </Stem>
+          )}
+          {part === 'fruit' && <Fruit d={d} seed={seed} />}
+          {part === 'flower' && <Flower d={d} seed={seed} />}
+          {part === 'pot' && <Pot d={d} seed={seed} />}
+          {part === 'plant' && <Plant d={d} seed={seed} />}
+        </g>
+      )}
+      {who && (
+        <g transform={alone ? 'translate(30 22) scale(1.4)' : 'translate(212 62) scale(1.05)'}>
+          {!alone && <circle cx="50" cy="52" r="56" fill="var(--sheet)" stroke="var(--quiet)" strokeWidth="1.4" />}
+          <g transform={alone ? '' : 'translate(9 9) scale(.82)'}>
+            <Body d={d} />
+          </g>
+          {bar > 0 && (
+            <g transform={alone ? 'translate(0 -2)' : ''}>
+              <path d="M24 118 H76 M24 114 V122 M76 114 V122" stroke="var(--ink)" strokeWidth="1.6" fill="none" />
+              <text x="50" y="134" fontSize="12" textAnchor="middle" fill="var(--ink)">
+                {bar} mm
+              </text>
+            </g>
+          )}
+        </g>
+      )}
+    </svg>
+  );
+}
+
+/** The culprits at their own small size, on the stem. */
+function Small({ d }: { d: Drawing }) {
+  if (!hasBody(d)) return null;
+  return (
+    <>
+      {[
+        [88, 60, 0],
+        [100, 118, 40],
+        [92, 182, -20],
+        [106, 226, 10],
+        [136, 70, 50],
+        [50, 132, -40],
+      ].map(([x, y, a]) => (
+        <g key={`${x}${y}`} transform={`translate(${x} ${y}) rotate(${a}) scale(.24) translate(-50 -50)`}>
+          <Body d={d} />
+        </g>
+      ))}
+    </>
+  );
+}

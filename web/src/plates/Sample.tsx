@@ -1,0 +1,231 @@
+import { useId, useMemo } from 'react';
+import type { Finding, View } from '../api/client';
+import { useVocabulary } from '../api/hooks';
+import { Body, type Drawing } from './bodies';
+import { Layers } from './layers';
+import { Leaf, shapeOf } from './leaves';
+import { hash, scatter } from './random';
+import { refine, signs } from './signs';
+import { Flower, Fruit, Plant, Pot, Root, Stem } from './things';
+
+type Props = {
+  view: View;
+  part: string;
+  under: boolean;
+  onFlip: () => void;
+  next?: string;
+  onGo: (finding: string) => void;
+};
+
+const rings: Record<string, [number, number]> = {
+  leaf: [128, 120],
+  shoot: [128, 90],
+  stem: [100, 150],
+  plant: [132, 130],
+  flower: [130, 90],
+  fruit: [126, 130],
+  root: [100, 190],
+  pot: [110, 160],
+};
+
+/** The picture becomes the sample: what was recorded is drawn where it was seen; what was looked at and absent is said below. */
+export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
+  const { data: kb } = useVocabulary();
+  const clip = useId();
+  const seed = hash(view.id);
+  const finds = useMemo(() => new Map((kb?.findings ?? []).map((f) => [f.id, f])), [kb]);
+  const host = kb?.hosts.find((h) => h.id === view.intake.host);
+  const where = part === 'shoot' ? 'leaf' : part;
+  const onThis = (f?: Finding) =>
+    !!f &&
+    (f.part === part || (part === 'shoot' && f.part === 'shoot')) &&
+    (part !== 'leaf' || (f.where === 'underside') === under);
+  const looked = view.looks.map((l) => ({ l, f: finds.get(l.finding) })).filter((x) => onThis(x.f)) as {
+    l: View['looks'][number];
+    f: Finding;
+  }[];
+  const state = (x: { l: { state: string }; f: Finding }) => x.f.states.find((s) => s.id === x.l.state);
+  const seen = looked.filter((x) => !state(x)?.absent);
+  const absent = looked.filter((x) => state(x)?.absent);
+  const keys = seen.map((x) => `${x.l.finding}=${x.l.state}`);
+  const all = view.looks.map((l) => `${l.finding}=${l.state}`);
+  const found = keys.map((k) => signs[k]).filter((s) => s !== undefined);
+  const extra = Object.assign({}, ...all.map((k) => refine[k] ?? {})) as Drawing;
+  const add: Drawing = { damage: found.flatMap((s) => (s.add?.damage as string[]) ?? []) };
+  for (const s of found) for (const [k, v] of Object.entries(s.add ?? {})) if (k !== 'damage') add[k] = v;
+  const animals = found.filter((s) => s.animals);
+  const nextFind = next ? finds.get(next) : undefined;
+  const glow = onThis(nextFind) ? rings[part] : undefined;
+  const spots: [number, number, number, number, -1 | 1][] = [
+    [-26, -6, 70, 64, -1],
+    [-26, 298, 74, 176, -1],
+    [226, 298, 130, 190, 1],
+    [-26, 318, 90, 214, -1],
+    [226, 318, 118, 220, 1],
+    [-26, -26, 84, 40, -1],
+  ];
+  const labels = seen.slice(0, 6).map((x, i) => {
+    const [lx, y, px, py, side] = spots[i] as [number, number, number, number, -1 | 1];
+    return { text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`, id: x.f.id, x: lx, y, px, py, side };
+  });
+  const title =
+    part === 'leaf'
+      ? under
+        ? 'Underside'
+        : 'Upper side'
+      : ((
+          {
+            asked: 'What the grower says',
+            plant: 'The whole plant',
+            shoot: 'Shoot tip',
+            flower: 'Flower',
+            fruit: 'Fruit',
+            stem: 'Stem',
+            root: 'Roots',
+            pot: 'Pot and soil',
+          } as Record<string, string>
+        )[part] ?? '');
+
+  const crowd = (
+    <>
+      {animals.map((s, k) => {
+        const a = { ...s.animals, ...(s.animals?.body === 'mite' ? extra : {}) } as Drawing;
+        const box: [number, number, number, number] =
+          where === 'stem' ? [84, 24, 116, 250] : where === 'root' ? [56, 120, 144, 240] : [48, 56, 152, 226];
+        const big = ['caterpillar', 'sawfly-larva', 'grub-c', 'ladybird-larva'].includes(String(a.body)) ? 0.42 : 0.23;
+        return scatter(seed + k * 17, s.n ?? 4, ...box).map((p, i) => (
+          <g
+            key={`${k}${i}`}
+            transform={`translate(${p.x} ${p.y}) rotate(${p.r * 360}) scale(${big}) translate(-50 -50)`}
+          >
+            <Body d={a} />
+          </g>
+        ));
+      })}
+    </>
+  );
+  const said = [
+    seen.length ? `seen: ${seen.map((x) => state(x)?.said || x.f.short).join(', ')}` : 'nothing recorded here yet',
+    absent.length ? `looked, not there: ${absent.map((x) => x.f.short).join(', ')}` : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
+  return (
+    <div
+      style={{ display: 'flex', flexDirection: 'column', minHeight: 0, flex: 1 }}
+      data-sample={part}
+      data-under={under}
+    >
+      <div className="row mid" style={{ padding: '8px 12px 0' }}>
+        <span>
+          <b>{title}</b>
+          <small style={{ display: 'block' }}>
+            {part === 'asked'
+              ? 'sets the odds before you look'
+              : host
+                ? host.name.toLowerCase()
+                : 'plant not known here'}
+          </small>
+        </span>
+        {part === 'leaf' && (
+          <button
+            type="button"
+            className="chip"
+            onClick={onFlip}
+            style={{ borderColor: 'var(--aub2)', fontWeight: 650 }}
+          >
+            Turn it over <kbd>f</kbd>
+          </button>
+        )}
+      </div>
+      {part === 'asked' ? (
+        <dl className="pad" style={{ margin: 0, flex: 1, overflow: 'auto' }}>
+          {seen.concat(absent).map((x) => (
+            <div key={x.f.id} className="row" style={{ padding: '4px 0', borderBottom: '1px solid var(--hair)' }}>
+              <dt className="quiet">{x.f.short}</dt>
+              <dd style={{ margin: 0, textAlign: 'right' }}>{state(x)?.name}</dd>
+            </div>
+          ))}
+          <p className="quiet" style={{ marginTop: 10 }}>
+            “{view.intake.story}”
+          </p>
+        </dl>
+      ) : (
+        <svg
+          viewBox="-42 -58 284 400"
+          style={{ flex: 1, minHeight: 0, width: '100%' }}
+          role="img"
+          aria-label={`${title}: ${said}`}
+        >
+          {(part === 'leaf' || part === 'shoot') && (
+            <Leaf id={clip} shape={shapeOf(host?.leaf)} under={under && part === 'leaf'}>
+              {found.map((s, i) => (
+                <Layers key={keys[i]} names={s.layers ?? []} seed={seed} amount={s.amount ?? 1} />
+              ))}
+              {crowd}
+            </Leaf>
+          )}
+          {part === 'stem' && <Stem d={add} seed={seed} />}
+          {part === 'root' && <Root d={add} seed={seed} />}
+          {part === 'fruit' && <Fruit d={add} seed={seed} />}
+          {part === 'flower' && <Flower d={add} seed={seed} />}
+          {part === 'pot' && <Pot d={add} seed={seed} />}
+          {part === 'plant' && <Plant d={add} seed={seed} />}
+          {['stem', 'root'].includes(part) && crowd}
+          {labels.map((lab) => (
+            <g key={lab.id}>
+              <path
+                d={`M${lab.x} ${lab.y + (lab.y < 100 ? 5 : -12)} L${lab.px} ${lab.py}`}
+                stroke="var(--ink)"
+                strokeWidth="1"
+              />
+              <circle cx={lab.px} cy={lab.py} r="2.6" fill="var(--ink)" />
+              <text
+                x={lab.side < 0 ? -38 : 238}
+                y={lab.y}
+                fontSize="11.5"
+                textAnchor={lab.side < 0 ? 'start' : 'end'}
+                fill="var(--ink)"
+                style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
+              >
+                {lab.text.length > 25 ? `${lab.text.slice(0, 24)}…` : lab.text}
+              </text>
+            </g>
+          ))}
+          {glow && nextFind && (
+            <g
+              role="button"
+              tabIndex={-1}
+              style={{ cursor: 'pointer' }}
+              onClick={() => onGo(nextFind.id)}
+              data-glow={nextFind.id}
+            >
+              <circle cx={glow[0]} cy={glow[1]} r="27" fill="#e3a00822" stroke="var(--mari)" strokeWidth="3" />
+              <path d={`M${glow[0] + 20} ${glow[1] - 20} L206 -2`} stroke="var(--mari)" strokeWidth="2" />
+              <text
+                x="238"
+                y="-8"
+                textAnchor="end"
+                fontSize="12.5"
+                fontWeight="700"
+                fill="var(--mari-ink)"
+                style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
+              >
+                {nextFind.short}?
+              </text>
+            </g>
+          )}
+        </svg>
+      )}
+      <div style={{ padding: '2px 12px 8px', minHeight: 40 }}>
+        <small>
+          {absent.length
+            ? `Looked, not there: ${absent.map((x) => x.f.short).join(' · ')}`
+            : seen.length
+              ? ''
+              : 'Nothing recorded here yet.'}
+        </small>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,67 @@
+import { NavLink } from 'react-router';
+import { useSession } from '../api/hooks';
+
+/** A room hangs on the rail only once it works. */
+export const rooms = [
+  { digit: '1', name: 'Counter', to: '/', d: 'M3 19h20M5 19V9h16v10M9 9c0-3 1-4 4-4s4 1 4 4M13 3v2' },
+  { digit: '2', name: 'Bench', to: '/bench', d: 'M3 11h20M6 11v10M20 11v10M8 11c0-5 2-7 5-7s5 2 5 7M13 4v7' },
+  { digit: '4', name: 'Mixing shelf', to: '/mixing', d: 'M9 8h8l2 13H7zM11 8V5h4v3M15 5h5l2 3M8.4 14h9.4' },
+  {
+    digit: '7',
+    name: 'Plates',
+    to: '/plates',
+    d: 'M5 4h16v18H5zM13 20V9M13 13c-4 0-5-3-5-5 3 0 5 2 5 5zM13 16c3 0 5-2 5-4-3 0-5 1-5 4z',
+  },
+  { digit: '0', name: 'House rules', to: '/house', d: 'M4 12 13 4l9 8M7 10v11h12V10M11 21v-6h4v6' },
+];
+
+export function Rail({ shade, flip, onFind }: { shade: string; flip: () => void; onFind: () => void }) {
+  const { data } = useSession();
+  return (
+    <nav className="rail" aria-label="Rooms">
+      {rooms.map((r) => (
+        <NavLink
+          key={r.to}
+          to={r.to}
+          end={r.to === '/'}
+          className={({ isActive }) => (isActive ? 'peg active' : 'peg')}
+        >
+          <span>
+            <svg viewBox="0 0 26 26" aria-hidden="true">
+              <path d={r.d} />
+            </svg>
+            {r.name}
+          </span>
+          <span className="n" aria-hidden="true">
+            {r.digit}
+          </span>
+        </NavLink>
+      ))}
+      <span className="me" />
+      <button type="button" className="plain peg" onClick={onFind}>
+        <span>
+          <svg viewBox="0 0 26 26" aria-hidden="true">
+            <path d="M11 4a7 7 0 1 1 0 14a7 7 0 0 1 0-14M16 16l6 6" />
+          </svg>
+          Find
+        </span>
+      </button>
+      <button
+        type="button"
+        className="plain peg"
+        onClick={flip}
+        aria-label={shade === 'dark' ? 'Light theme' : 'Dark theme'}
+      >
+        <span>
+          <svg viewBox="0 0 26 26" aria-hidden="true">
+            <path d="M13 4a9 9 0 1 0 9 9a7 7 0 0 1-9-9z" />
+          </svg>
+          {shade === 'dark' ? 'Light' : 'Dark'}
+        </span>
+      </button>
+      <NavLink to="/house" className="peg" aria-label={`${data?.person.name}, ${data?.person.role}: your account`}>
+        <span>{data?.person.name}</span>
+      </NavLink>
+    </nav>
+  );
+}

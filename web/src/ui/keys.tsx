@@ -1,0 +1,102 @@
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+
+export type Key = { key: string; does: string; run: (e: KeyboardEvent) => void; inFields?: boolean; hidden?: boolean };
+
+const inField = (t: EventTarget | null) =>
+  t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
+
+const Ctx = createContext<{ set: (id: symbol, keys: Key[]) => void; all: Key[] }>({ set: () => {}, all: [] });
+
+/** Gathers the keys of whatever is on screen; the newest piece wins. Nothing fires while a dialog is open. */
+export function KeyHost({ children }: { children: ReactNode }) {
+  const [sets, setSets] = useState<Map<symbol, Key[]>>(new Map());
+  const api = useMemo(
+    () => ({
+      set: (id: symbol, keys: Key[]) =>
+        setSets((m) => {
+          const n = new Map(m);
+          n.delete(id);
+          if (keys.length) n.set(id, keys);
+          return n;
+        }),
+    }),
+    [],
+  );
+  const all = useMemo(() => [...sets.values()].reverse().flat(), [sets]);
+  const ref = useRef(all);
+  ref.current = all;
+  useEffect(() => {
+    const on = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
+      const name = e.altKey ? `Alt+${e.key}` : e.key;
+      const hit = ref.current.find((k) => k.key === name && (k.inFields || e.altKey || !inField(e.target)));
+      if (!hit) return;
+      // Enter on a button or link is that button's own.
+      if (e.key === 'Enter' && e.target instanceof HTMLElement && ['BUTTON', 'A'].includes(e.target.tagName)) return;
+      e.preventDefault();
+      hit.run(e);
+    };
+    window.addEventListener('keydown', on);
+    return () => window.removeEventListener('keydown', on);
+  }, []);
+  return <Ctx.Provider value={{ ...api, all }}>{children}</Ctx.Provider>;
+}
+
+/** Registers keys while mounted. The functions may change on every render; the list is by key names. */
+export function useKeys(keys: Key[]) {
+  const { set } = useContext(Ctx);
+  const latest = useRef(keys);
+  latest.current = keys;
+  const names = keys.map((k) => `${k.key}|${k.does}|${k.inFields}|${k.hidden}`).join('\n');
+  useEffect(() => {
+    const id = Symbol('keys');
+    const n = names.split('\n').filter(Boolean).length;
+    set(
+      id,
+      Array.from({ length: n }, (_, i) => {
+        const k = latest.current[i] as Key;
+        return { ...k, run: (e: KeyboardEvent) => latest.current[i]?.run(e) };
+      }),
+    );
+    return () => set(id, []);
+  }, [set, names]);
+}
+
+export const useAllKeys = () => useContext(Ctx).all;
+
+const shown: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc' };
+
+/** The line of keys at the foot of a room. */
+export function KeyLine({ end }: { end?: ReactNode }) {
+  const seen = new Set<string>();
+  const keys = useAllKeys().filter((k) => !k.hidden && !seen.has(k.key) && seen.add(k.key));
+  return (
+    <footer className="keys">
+      {keys.slice(0, 8).map((k) => (
+        <span key={k.key}>
+          <kbd>{shown[k.key] ?? k.key}</kbd> {k.does}
+        </span>
+      ))}
+      <span className="end">{end}</span>
+    </footer>
+  );
+}
+
+export function KeyTable() {
+  const seen = new Set<string>();
+  const keys = useAllKeys().filter((k) => !seen.has(k.key) && seen.add(k.key));
+  return (
+    <table className="lines">
+      <tbody>
+        {keys.map((k) => (
+          <tr key={k.key}>
+            <th scope="row">
+              <kbd>{shown[k.key] ?? k.key}</kbd>
+            </th>
+            <td>{k.does}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

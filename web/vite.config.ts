@@ -1,0 +1,9 @@
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vitest/config';
+
+export default defineConfig({
+  plugins: [react()],
+  server: { proxy: { '/api': 'http://127.0.0.1:8080', '/healthz': 'http://127.0.0.1:8080' } },
+  build: { emptyOutDir: false, assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
+  test: { environment: 'jsdom', globals: true, setupFiles: 'src/test/setup.ts', css: false },
+});
