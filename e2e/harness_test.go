@@ -231,3 +231,8 @@ func (p *page) shot(file string) {
 	require.NoError(p.t, os.MkdirAll(filepath.Dir(file), 0o755))
 	require.NoError(p.t, os.WriteFile(file, buf, 0o644))
 }
+
+// awaitPromise makes Evaluate wait for what a promise gives.
+func awaitPromise(p *cdruntime.EvaluateParams) *cdruntime.EvaluateParams {
+	return p.WithAwaitPromise(true)
+}

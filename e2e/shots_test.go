@@ -30,8 +30,8 @@ func TestShots(t *testing.T) {
 	take("counter", func() {})
 	open := func(plant string) {
 		p.open("/")
-		p.see(`.tag[aria-label*="` + plant + `"]`)
-		p.do(chromedp.Click(`.tag[aria-label*="`+plant+`"]`, chromedp.ByQuery))
+		p.see(`.tag[data-plant="` + plant + `"]`)
+		p.do(chromedp.Click(`.tag[data-plant="`+plant+`"]`, chromedp.ByQuery))
 		p.see("nav.steps")
 	}
 	take("bench-look", func() {

@@ -189,7 +189,7 @@ function One({ id, step }: { id: string; step?: string }) {
             >
               <StepMark state={s.state} />
               {s.name}
-              <span className="skip">, {s.note || words[s.state]}</span>
+              <span className="vh">, {s.note || words[s.state]}</span>
             </Link>
           ))}
         </nav>

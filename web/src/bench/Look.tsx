@@ -58,6 +58,7 @@ export function Look({ view }: { view: View }) {
   const [tool, setTool] = useState<'own' | 'eye'>('own');
   const box = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLDivElement>(null);
+  const last = useRef<{ f: Finding; state: string } | null>(null);
   const answers = useMemo(() => new Map(view.looks.map((l) => [l.finding, l])), [view.looks]);
   const rank = useMemo(() => new Map((view.reading.next ?? []).map((n, i) => [n.finding, i])), [view.reading.next]);
 
@@ -79,6 +80,7 @@ export function Look({ view }: { view: View }) {
 
   const answer = (f: Finding, state: string, certainty?: string) => {
     const was = answers.get(f.id);
+    last.current = state ? { f, state } : null;
     // The answer shows at once; a refusal puts the old one back.
     const before = client.getQueryData<View>(['case', view.id]);
     if (before) {
@@ -129,9 +131,15 @@ export function Look({ view }: { view: View }) {
       setSay('');
     }
   };
+  // "think so" and "a guess" speak of the answer just given, until one moves on.
   const sureness = (c: string) => {
     const a = line && answers.get(line.id);
-    if (line && a) answer(line, a.state, c);
+    if (last.current) answer(last.current.f, last.current.state, c);
+    else if (line && a) answer(line, a.state, c);
+  };
+  const walk = (d: number) => {
+    last.current = null;
+    setAt((a) => Math.max(0, Math.min(a + d, shown.length - 1)));
   };
   useKeys([
     {
@@ -145,8 +153,8 @@ export function Look({ view }: { view: View }) {
       },
     },
     { key: 's', does: 'say what you see', run: () => box.current?.focus() },
-    { key: 'ArrowDown', does: 'line', run: () => setAt((a) => Math.min(a + 1, shown.length - 1)) },
-    { key: 'ArrowUp', does: 'line', hidden: true, run: () => setAt((a) => Math.max(a - 1, 0)) },
+    { key: 'ArrowDown', does: 'line', run: () => walk(1) },
+    { key: 'ArrowUp', does: 'line', hidden: true, run: () => walk(-1) },
     { key: 'ArrowRight', does: 'next part', run: () => turn(1) },
     { key: 'ArrowLeft', does: 'part before', hidden: true, run: () => turn(-1) },
     ...Array.from({ length: 9 }, (_, i) => ({

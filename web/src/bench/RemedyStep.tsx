@@ -34,7 +34,8 @@ export function RemedyStep({ view }: { view: View }) {
   useEffect(() => {
     if (data && !chosen) setChosen(data.pick);
   }, [data, chosen]);
-  const offers = (data?.offers ?? []).filter((o) => o.meant || all);
+  const barred = new Set((data?.mustNot ?? []).map((m) => m.remedy));
+  const offers = (data?.offers ?? []).filter((o) => o.meant || all || barred.has(o.remedy));
   const pick = chosen ?? [];
   const free = (o: S['Offer']) => o.status === 'go' || o.status === 'care' || o.remedy === 'leave';
   const flip = (o?: S['Offer']) => {

@@ -52,7 +52,7 @@ export function CheckIn({
       setTrouble(null);
       say({ text: `${v.number} is in the tray: write it on the bag.` });
       onDone(v);
-      grower.current?.focus();
+      (document.activeElement as HTMLElement | null)?.blur(); // the room's keys work at once
     } catch (e) {
       const p = e as Problem;
       if (p.status === 409) setForm((f) => ({ ...f, key: '' }));

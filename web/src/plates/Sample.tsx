@@ -193,13 +193,8 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
             </g>
           ))}
           {glow && nextFind && (
-            <g
-              role="button"
-              tabIndex={-1}
-              style={{ cursor: 'pointer' }}
-              onClick={() => onGo(nextFind.id)}
-              data-glow={nextFind.id}
-            >
+            // biome-ignore lint/a11y/noStaticElementInteractions: a convenience for the mouse; Enter does the same
+            <g style={{ cursor: 'pointer' }} onClick={() => onGo(nextFind.id)} data-glow={nextFind.id}>
               <circle cx={glow[0]} cy={glow[1]} r="27" fill="#e3a00822" stroke="var(--mari)" strokeWidth="3" />
               <path d={`M${glow[0] + 20} ${glow[1] - 20} L206 -2`} stroke="var(--mari)" strokeWidth="2" />
               <text

@@ -33,12 +33,10 @@ export function StandingTag({ tag, to }: { tag: TagData; to: string }) {
   const fill = fillOf(tag.certainty);
   const line = tag.stage === 'review' ? 'waits for an advisor' : tag.causeName || tag.line;
   return (
-    <Link
-      className="tag"
-      to={to}
-      aria-label={`${tag.number}, ${tag.plant}, ${line}, ${urgent[tag.urgency]}`}
-      data-case={tag.number}
-    >
+    <Link className="tag" to={to} data-case={tag.number} data-plant={tag.plant}>
+      <span className="vh">
+        {tag.number}, {tag.plant}, {line}, {urgent[tag.urgency]}
+      </span>
       <svg width={w} height={101} aria-hidden="true">
         <clipPath id={`foot-${tag.id}`}>
           <path d={d} />

@@ -30,7 +30,11 @@ export function KeyHost({ children }: { children: ReactNode }) {
       if (e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
       const name = e.altKey ? `Alt+${e.key}` : e.key;
       const hit = ref.current.find((k) => k.key === name && (k.inFields || e.altKey || !inField(e.target)));
-      if (!hit) return;
+      if (!hit) {
+        // Escape leaves a field, so that the keys work again.
+        if (e.key === 'Escape' && inField(e.target)) (e.target as HTMLElement).blur();
+        return;
+      }
       // Enter on a button or link is that button's own.
       if (e.key === 'Enter' && e.target instanceof HTMLElement && ['BUTTON', 'A'].includes(e.target.tagName)) return;
       e.preventDefault();
@@ -64,7 +68,14 @@ export function useKeys(keys: Key[]) {
 
 export const useAllKeys = () => useContext(Ctx).all;
 
-const shown: Record<string, string> = { ArrowUp: '↑', ArrowDown: '↓', ArrowLeft: '←', ArrowRight: '→', Escape: 'Esc' };
+const shown: Record<string, string> = {
+  ArrowUp: '↑',
+  ArrowDown: '↓',
+  ArrowLeft: '←',
+  ArrowRight: '→',
+  Escape: 'Esc',
+  ' ': 'Space',
+};
 
 /** The line of keys at the foot of a room. */
 export function KeyLine({ end }: { end?: ReactNode }) {

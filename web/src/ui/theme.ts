@@ -36,7 +36,7 @@ export const makeTheme = (dark: boolean) =>
           root: {
             fontSize: 16,
             lineHeight: 1.3,
-            'label + &': { marginTop: 0 },
+            'label + &.MuiInput-root': { marginTop: 0 },
             '&::before': { borderBottom: '1.5px solid var(--ink)' },
           },
         },

@@ -1,0 +1,66 @@
+# Botanik. make demo starts the demo desk; make test passes every test. Both
+# install what they need on a fresh machine (Go, Node, npm, make; root or sudo).
+
+SHELL := /bin/bash
+BIN := bin/botanik
+WEB := web/node_modules/.installed
+PAGE := web/dist/index.html
+SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
+GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
+WEBFILES := $(shell find web/src web/public web/index.html web/vite.config.ts web/package-lock.json -type f)
+
+.PHONY: demo test dev check shots bench build clean browser api
+
+demo: build
+	./$(BIN) demo
+
+build: $(BIN)
+
+$(BIN): $(PAGE) $(GOFILES) go.sum
+	go build -trimpath -o $@ ./cmd/botanik
+
+$(WEB): web/package-lock.json
+	cd web && npm ci --no-audit --no-fund --loglevel=error
+	touch $@
+
+$(PAGE): $(WEB) $(WEBFILES)
+	rm -rf web/dist/assets
+	cd web && npx --no-install vite build --logLevel warn
+	touch $@
+
+browser:
+	@command -v chromium >/dev/null || ($(SUDO) apt-get update -qq && DEBIAN_FRONTEND=noninteractive $(SUDO) apt-get install -y -qq chromium >/dev/null)
+
+test: browser $(PAGE)
+	cd web && npx --no-install tsc --noEmit && npx --no-install vitest run
+	go build ./...
+	go vet ./...
+	go test -count=1 -timeout 12m ./...
+
+# Hot reload: the page on :5173, the desk on :8080.
+dev: $(WEB)
+	@trap 'kill 0' EXIT; go run ./cmd/botanik demo & cd web && npx --no-install vite
+
+api: $(PAGE)
+	go run ./cmd/botanik openapi > internal/httpapi/openapi.json
+	cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o src/api/schema.d.ts
+
+check: $(PAGE)
+	@test -z "$$(gofmt -l cmd core herbarium internal e2e web/embed.go)" || (gofmt -l cmd core herbarium internal e2e web/embed.go; echo "run gofmt -w on these"; exit 1)
+	go vet ./...
+	go tool -modfile=tools/go.mod golangci-lint run ./...
+	cd web && npx --no-install biome check src && npx --no-install tsc --noEmit
+	go run ./cmd/botanik kb check
+	@go run ./cmd/botanik openapi | diff -q - internal/httpapi/openapi.json >/dev/null || (echo "internal/httpapi/openapi.json is stale: make api"; exit 1)
+	@cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o /tmp/botanik-schema.d.ts >/dev/null 2>&1 && diff -q /tmp/botanik-schema.d.ts src/api/schema.d.ts >/dev/null || (echo "web/src/api/schema.d.ts is stale: make api"; exit 1)
+
+# Pictures of the demo desk for the README.
+shots: browser $(PAGE)
+	BOTANIK_SHOTS=$(CURDIR)/docs/screenshots go test ./e2e -run 'TestShots' -count=1 -v
+
+# One line each: bench NAME: measured R, goal G (ratios of one run).
+bench: $(PAGE)
+	BOTANIK_BENCH=1 go test ./core/differential ./core/remedy ./internal/store -run 'TestBench' -count=1 -v | grep '^bench ' || exit 1
+
+clean:
+	rm -rf bin web/node_modules web/dist/assets $(PAGE)

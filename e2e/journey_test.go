@@ -1,0 +1,265 @@
+package e2e
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// checkIn takes a bean with mites in through the counter's form.
+func (p *page) checkIn(grower, plant string) {
+	p.t.Helper()
+	p.press("n")
+	p.fill(`input[name=grower]`, grower)
+	p.fill(`input[name=contact]`, "tel 0199")
+	p.fill(`input[name=plant]`, plant)
+	p.press(kb.Escape)
+	p.click(`[data-chip=garden]`)
+	p.click(`[data-chip=eaten]`)
+	p.click(`[data-chip=cat]`)
+	p.fill(`input[name=harvest]`, "9")
+	p.fill(`input[name=treated]`, "soap 30 days ago")
+	p.read("Insecticidal soap")
+	p.fill(`textarea[name=story]`, "leaves went pale and dusty from below")
+	p.click(`[data-do=check-in]`)
+	p.read("is in the tray")
+}
+
+func (p *page) openCase(grower string) {
+	p.t.Helper()
+	p.press("/")
+	p.see(`[role=dialog] input`)
+	p.press(grower)
+	p.read(grower + " ·")
+	p.press(kb.Enter)
+	p.see(`nav.steps`)
+}
+
+// tabTo presses Tab until the focus is there, as a person would.
+func (p *page) tabTo(css string) {
+	p.t.Helper()
+	for range 40 {
+		var there bool
+		p.eval(`document.activeElement.matches("`+css+`")`, &there)
+		if there {
+			return
+		}
+		p.press(kb.Tab)
+	}
+	p.t.Fatalf("no Tab leads to %s", css)
+}
+
+func (p *page) step(name string) {
+	p.t.Helper()
+	p.click(`nav.steps a[href$="/` + name + `"]`)
+}
+
+// One sample from the counter to the grower's hand and back, with the program
+// stopped and started in the middle.
+func TestOneSampleFromCounterToClosed(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.checkIn("Morwenna Tide", "Runner bean")
+	p.openCase("Morwenna Tide")
+
+	p.step("look")
+	p.click(`[data-finding=flecks] [data-state=many]`)
+	p.press("f")
+	p.click(`[data-finding=walkers] [data-state=many]`)
+	p.click(`[data-finding=silk] [data-state=none]`)
+	p.click(`[data-finding=touch] [data-state=stays]`)
+	p.press("t") // think so
+	p.read("think so")
+	p.see(`[data-next]`)
+	p.click(`[data-finding=walker-spots] [data-state=yes]`)
+	p.click(`[data-finding=insects] [data-state=none]`)
+	p.see(`[data-verdict=settled]`)
+	assert.Contains(t, p.text(`.cand`), "Two-spotted spider mite", "mites without webbing are found")
+
+	d.restart()
+
+	p.open("/")
+	p.see("nav.rail") // the session outlives the restart
+	p.openCase("Morwenna Tide")
+	p.step("verdict")
+	p.click(`[data-do=settle]`)
+	p.fill(`input[name=counts]`, "22 31 18 40 25 33")
+	p.see(`[data-decision=act]`)
+	p.click(`[data-chip=young]`)
+	p.click(`[data-chip=adult]`)
+	p.click(`[data-do=act]`)
+
+	p.see(`.offer[data-remedy=pyrethrins][data-status=no]`)
+	assert.Contains(t, p.text(`.offer[data-remedy=pyrethrins]`), "mites come back worse")
+	p.see(`.offer.on[data-remedy=soap]`)
+	p.click(`[data-do=keep-remedy]`)
+
+	p.fill(`input[name=sprayer]`, "1")
+	p.fill(`input[name=volume]`, "2.5")
+	p.read("2 fillings of 1 L")
+	p.read("One filling of 500 mL")
+	p.click(`[data-do=keep-mix]`)
+	p.see(`[data-answer=days] .day`)
+	p.click(`[data-do=keep-days]`)
+
+	p.see(`.paper`)
+	sheet := p.text(".paper")
+	for _, w := range []string{"Two-spotted spider mite", "label and local law come first", "Patch test", "1 tbsp", "Keep children and pets off", "We will ask how it went", "Please do not"} {
+		assert.Contains(t, sheet, w)
+	}
+	p.click(`[data-do=hand-over]`)
+	p.see(`[data-grower-page]`)
+	var own string
+	p.eval(`document.querySelector('[data-grower-page]').getAttribute('href')`, &own)
+
+	p.step("story")
+	p.fill(`input[name=after]`, "2")
+	p.click(`[data-do=recount]`)
+	p.see(`[data-result=better]`)
+	p.click(`[data-do=close]`)
+	p.read("Closed: better")
+	story := p.text(".two")
+	for _, w := range []string{"brought in by Morwenna Tide", "Pale pin-prick flecks: many", "settled: Two-spotted spider mite", "handed over", "recount:", "closed: better", "Ansel"} {
+		assert.Contains(t, story, w)
+	}
+
+	grower := browse(t, "http://"+d.addr, 390, 844)
+	grower.open(own)
+	grower.see(".paper")
+	assert.Contains(t, grower.text("body"), "Two-spotted spider mite")
+	var wide bool
+	grower.eval(`document.documentElement.scrollWidth > window.innerWidth + 1`, &wide)
+	assert.False(t, wide, "the grower's page fits a telephone")
+}
+
+// The same by keyboard alone: no click, no focus set by the test.
+func TestByKeyboardAlone(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.open("/")
+	p.see(`input[name=login]`)
+	p.press("brann", kb.Tab, "merrin-sound", kb.Enter)
+	p.see(`nav.rail`)
+	p.read("What have you brought?")
+	p.press("n")
+	p.press("Petroc Sand")
+	p.tabTo("[name=plant]")
+	p.press("Rose", kb.Escape)
+	p.tabTo("[data-chip=garden]")
+	p.press(" ")
+	p.tabTo("[name=story]")
+	p.press("black spots and yellow leaves")
+	p.tabTo("[data-do=check-in]")
+	p.press(kb.Enter)
+	p.read("is in the tray")
+	p.openCase("Petroc Sand")
+	p.see(".find")
+	p.press("s", "feathery", kb.Enter, "1")
+	p.see(`[data-state=feathery][aria-checked=true]`)
+	p.press("s", "halo", kb.Enter, "1")
+	p.see(`[data-finding=spot-halo] [aria-checked=true]`)
+	p.press(kb.Enter) // what is asked next
+	p.press(".")
+	p.read("What is it?")
+	p.read("Rose black spot")
+	p.press(kb.Enter)
+	p.read("Is it worth acting on?")
+	p.press(kb.Tab) // out of the count
+	p.press("a")
+	p.see(`.offer.on`)
+	p.press(kb.Enter)
+	p.see(`.paper`)
+	p.press(kb.Enter)
+	p.read("Handed over")
+	assert.Contains(t, p.text(".paper"), "Pick up spotted and fallen leaves")
+}
+
+// A trainee's verdict waits for an advisor, who agrees.
+func TestATraineesVerdictWaits(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("wren")
+	p.checkIn("Loveday Pike", "Courgette")
+	p.openCase("Loveday Pike")
+	p.step("look")
+	p.click(`[data-finding=film] [data-state=powder]`)
+	p.click(`[data-finding=wipe] [data-state=powder-off]`)
+	p.see(`[data-verdict=settled]`)
+	p.step("verdict")
+	p.read("Put it to an advisor")
+	p.click(`[data-do=settle]`)
+	p.read("waits for an advisor")
+	p.step("handover")
+	p.see(`[data-do="hand-over"]`)
+	var disabled bool
+	p.eval(`document.querySelector('[data-do="hand-over"]').disabled`, &disabled)
+	require.True(t, disabled, "nothing goes to a grower before an advisor agreed")
+	p.open("/house")
+	p.read("Sign out Wren")
+	p.do(chromedp.Evaluate(`[...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Sign out')).click()`, nil))
+	p.see(`input[name=login]`)
+
+	p.signIn("ansel")
+	p.openCase("Loveday Pike")
+	p.step("verdict")
+	p.read("Wren says: settled, Powdery mildew")
+	p.click(`[data-do=agree]`)
+	p.read("agreed by Ansel")
+}
+
+// What was typed survives a reload, and a second try makes no second case.
+func TestNothingTypedIsLost(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.fill(`input[name=grower]`, "Half Typed")
+	p.fill(`textarea[name=story]`, "something eats it")
+	p.open("/")
+	p.see(`input[name=grower]`)
+	var grower string
+	p.eval(`document.querySelector('input[name=grower]').value`, &grower)
+	assert.Equal(t, "Half Typed", grower)
+	p.click(`[data-do=check-in]`) // no plant, no place: refused, and still there
+	p.eval(`document.querySelector('input[name=grower]').value`, &grower)
+	assert.Equal(t, "Half Typed", grower)
+	p.fill(`input[name=plant]`, "Bay")
+	p.press(kb.Escape)
+	p.click(`[data-chip=balcony]`)
+	d.stop(15) // the desk is gone when the button is pressed
+	p.click(`[data-do=check-in]`)
+	p.read("cannot be reached")
+	d.args = []string{"serve"}
+	d.run()
+	p.click(`[data-do=check-in]`)
+	p.read("is in the tray")
+	p.press("/")
+	p.see(`[role=dialog] input`)
+	p.press("Half Typed")
+	p.read("Half Typed ·")
+	var n int
+	p.eval(`document.querySelectorAll('[role=option]').length`, &n)
+	assert.Equal(t, 1, n)
+}
+
+// A coordinator bans a remedy and an open case changes its advice.
+func TestACoordinatorBansARemedy(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("odile")
+	p.open("/house")
+	p.see(`[data-policy=soap] [role=combobox]`)
+	p.do(chromedp.Focus(`[data-policy=soap] [role=combobox]`, chromedp.ByQuery))
+	p.press(kb.Enter)
+	p.see(`li[data-value=no]`)
+	p.press(kb.ArrowDown, kb.ArrowDown, kb.Enter)
+	p.read("Kept. Open cases see it at once.")
+	p.openCase("Fergus Lane")
+	p.step("remedy")
+	p.see(`.offer[data-remedy=soap][data-status=no]`)
+	assert.True(t, strings.Contains(p.text(`.offer[data-remedy=soap]`), "This house does not recommend it"))
+}
