@@ -16,6 +16,7 @@ import (
 	"time"
 
 	"github.com/chromedp/cdproto/emulation"
+	"github.com/chromedp/cdproto/input"
 	cdruntime "github.com/chromedp/cdproto/runtime"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -188,6 +189,21 @@ func (p *page) read(words string) {
 	}
 }
 
+// focusIn waits until the focus is inside something.
+func (p *page) focusIn(css string) {
+	p.t.Helper()
+	p.see(css + " input")
+	for range 100 {
+		var in bool
+		p.eval(fmt.Sprintf(`!!document.activeElement.closest(%q)`, css), &in)
+		if in {
+			return
+		}
+		time.Sleep(50 * time.Millisecond)
+	}
+	p.fail(fmt.Errorf("the focus did not move into %s", css))
+}
+
 func (p *page) text(css string) string {
 	p.t.Helper()
 	var s string
@@ -213,8 +229,23 @@ func (p *page) fill(css, words string) {
 func (p *page) press(keys ...string) {
 	p.t.Helper()
 	for _, k := range keys {
-		p.do(chromedp.KeyEvent(k))
+		if k[0] < ' ' || k[0] > '~' { // Tab, Enter, arrows
+			p.do(chromedp.KeyEvent(k))
+		} else {
+			p.typed(k)
+		}
 		time.Sleep(60 * time.Millisecond)
+	}
+}
+
+// typed sends each character as one key event that makes its own text, so that
+// a page that takes a key for itself also keeps its letter out of a field, as
+// in a browser by hand.
+func (p *page) typed(words string) {
+	p.t.Helper()
+	for _, c := range words {
+		s := string(c)
+		p.do(input.DispatchKeyEvent(input.KeyDown).WithKey(s).WithText(s), input.DispatchKeyEvent(input.KeyUp).WithKey(s))
 	}
 }
 

@@ -32,7 +32,7 @@ func (p *page) checkIn(grower, plant string) {
 func (p *page) openCase(grower string) {
 	p.t.Helper()
 	p.press("/")
-	p.see(`[role=dialog] input`)
+	p.focusIn(`[role=dialog]`)
 	p.press(grower)
 	p.read(grower + " ·")
 	p.press(kb.Enter)
@@ -238,7 +238,7 @@ func TestNothingTypedIsLost(t *testing.T) {
 	p.click(`[data-do=check-in]`)
 	p.read("is in the tray")
 	p.press("/")
-	p.see(`[role=dialog] input`)
+	p.focusIn(`[role=dialog]`)
 	p.press("Half Typed")
 	p.read("Half Typed ·")
 	var n int

@@ -23,11 +23,16 @@ const (
 )
 
 func main() {
+	os.Exit(run())
+}
+
+func run() int {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
 	defer stop()
 	if err := root().ExecuteContext(ctx); err != nil {
-		os.Exit(report(os.Stderr, err))
+		return report(os.Stderr, err)
 	}
+	return 0
 }
 
 // report prints bad input as JSON that names each field and its mend.

@@ -155,7 +155,7 @@ func (e *Engine) Rank(s Setting, looks []Look) Ranking {
 	r.FitZ, r.NoneFits = e.fit(lead, got)
 	r.Plans = e.plans(post, idx)
 	if len(got) > 1 {
-		r.Pairs = e.pairs(prior, post, idx, got)
+		r.Pairs = e.pairs(prior, idx, got)
 	}
 	e.verdict(&r, lead, post, got)
 	e.alarms(&r, idx, post)
@@ -332,7 +332,7 @@ func (e *Engine) plans(post []float64, idx []int) []SamePlan {
 // pairs looks for two causes at once among the dozen likeliest and those that
 // explain single looks best: P = 1−(1−p1)(1−p2) for a present state, prior
 // product times 0.2; reported when ahead of the best single by 6 decibans.
-func (e *Engine) pairs(prior, post []float64, idx []int, got []looked) []Pair {
+func (e *Engine) pairs(prior []float64, idx []int, got []looked) []Pair {
 	pr := slices.Clone(prior)
 	normalise(pr)
 	pick := map[int]bool{}

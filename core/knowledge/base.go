@@ -161,7 +161,7 @@ func (c *Cause) Affinity(id, group, family, form string) float64 {
 	return .02
 }
 
-// Commonness as a factor on the prior; figures are judgement.
+// Common is the commonness as a factor on the prior; figures are judgement.
 func (c *Cause) Common() float64 {
 	return map[string]float64{"very common": 8, "common": 4, "occasional": 1.5, "uncommon": .5, "rare": .1}[c.Commonness]
 }

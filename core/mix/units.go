@@ -41,7 +41,7 @@ func rat(s string) *big.Rat {
 // 453.59237 g.
 var units = func() []Unit {
 	us, imp := rat("3785.411784"), rat("4546.09")
-	of := func(g *big.Rat, n, d int64) *big.Rat { return new(big.Rat).Mul(g, big.NewRat(n, d)) }
+	of := func(g *big.Rat, d int64) *big.Rat { return new(big.Rat).Quo(g, big.NewRat(d, 1)) }
 	return []Unit{
 		{"ml", "mL", Volume, "metric", rat("1")},
 		{"l", "L", Volume, "metric", rat("1000")},
@@ -49,19 +49,19 @@ var units = func() []Unit {
 		{"metric_tbsp", "metric tbsp", Volume, "metric", rat("15")},
 		{"metric_cup", "metric cup", Volume, "metric", rat("250")},
 		{"au_tbsp", "20 mL tbsp", Volume, "au", rat("20")},
-		{"us_tsp", "US tsp", Volume, "us", of(us, 1, 768)},
-		{"us_tbsp", "US tbsp", Volume, "us", of(us, 1, 256)},
-		{"us_floz", "US fl oz", Volume, "us", of(us, 1, 128)},
-		{"us_cup", "US cup", Volume, "us", of(us, 1, 16)},
-		{"us_pint", "US pint", Volume, "us", of(us, 1, 8)},
-		{"us_quart", "US quart", Volume, "us", of(us, 1, 4)},
+		{"us_tsp", "US tsp", Volume, "us", of(us, 768)},
+		{"us_tbsp", "US tbsp", Volume, "us", of(us, 256)},
+		{"us_floz", "US fl oz", Volume, "us", of(us, 128)},
+		{"us_cup", "US cup", Volume, "us", of(us, 16)},
+		{"us_pint", "US pint", Volume, "us", of(us, 8)},
+		{"us_quart", "US quart", Volume, "us", of(us, 4)},
 		{"us_gal", "US gal", Volume, "us", us},
-		{"imp_tsp", "Imperial tsp", Volume, "imperial", of(imp, 1, 768)},
-		{"imp_tbsp", "Imperial tbsp", Volume, "imperial", of(imp, 1, 256)},
-		{"imp_floz", "Imperial fl oz", Volume, "imperial", of(imp, 1, 160)},
-		{"imp_cup", "Imperial cup", Volume, "imperial", of(imp, 1, 16)},
-		{"imp_pint", "Imperial pint", Volume, "imperial", of(imp, 1, 8)},
-		{"imp_quart", "Imperial quart", Volume, "imperial", of(imp, 1, 4)},
+		{"imp_tsp", "Imperial tsp", Volume, "imperial", of(imp, 768)},
+		{"imp_tbsp", "Imperial tbsp", Volume, "imperial", of(imp, 256)},
+		{"imp_floz", "Imperial fl oz", Volume, "imperial", of(imp, 160)},
+		{"imp_cup", "Imperial cup", Volume, "imperial", of(imp, 16)},
+		{"imp_pint", "Imperial pint", Volume, "imperial", of(imp, 8)},
+		{"imp_quart", "Imperial quart", Volume, "imperial", of(imp, 4)},
 		{"imp_gal", "Imperial gal", Volume, "imperial", imp},
 		{"g", "g", Mass, "metric", rat("1")},
 		{"kg", "kg", Mass, "metric", rat("1000")},

@@ -67,7 +67,8 @@ func Summarise(counts []int) (Summary, error) {
 		t := distuv.StudentsT{Mu: 0, Sigma: 1, Nu: float64(s.N - 1)}.Quantile(.975)
 		half := t * math.Sqrt(v/float64(s.N))
 		// Back from roots: the mean of squares is the squared mean plus the variance.
-		s.Low, s.High = math.Pow(max(0, m-half), 2)+v, math.Pow(m+half, 2)+v
+		lo := max(0, m-half)
+		s.Low, s.High = lo*lo+v, (m+half)*(m+half)+v
 		s.Low = min(s.Low, s.Mean)
 		s.High = max(s.High, s.Mean)
 	}

@@ -5,6 +5,7 @@ import (
 	"crypto/sha256"
 	"encoding/hex"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"slices"
 	"strings"
@@ -333,7 +334,7 @@ type CaseList struct {
 // Cases lists a stage, newest first.
 func (s *Service) Cases(ctx context.Context, stage, cursor string, limit int) (CaseList, error) {
 	p, err := s.Store.Cases(ctx, stage, cursor, limit)
-	if err == store.ErrNotFound {
+	if errors.Is(err, store.ErrNotFound) {
 		return CaseList{}, fault.New("cursor", "is not one of ours", "start without a cursor")
 	}
 	return CaseList{s.tags(p.Cases), p.Next}, err

@@ -5,6 +5,7 @@ import (
 	"crypto/rand"
 	"crypto/subtle"
 	"encoding/base64"
+	"errors"
 	"net/http"
 	"time"
 
@@ -48,8 +49,8 @@ func (s *Server) guard(ctx huma.Context, next func(huma.Context)) {
 }
 
 func (s *Server) write(ctx huma.Context, err error) {
-	p, ok := err.(*Problem)
-	if !ok {
+	var p *Problem
+	if !errors.As(err, &p) {
 		p = problem(http.StatusInternalServerError, "Our mistake", "Something went wrong here.")
 	}
 	ctx.SetHeader("Content-Type", "application/problem+json")
@@ -89,7 +90,7 @@ func (s *Server) sessionRoutes() {
 		func(ctx context.Context, in *signInIn) (*sessionOut, error) {
 			x, err := s.desk.SignIn(ctx, in.Body.Login, in.Body.Password, "")
 			if err != nil {
-				if err == desk.ErrSignIn {
+				if errors.Is(err, desk.ErrSignIn) {
 					return nil, problem(http.StatusUnauthorized, "Not that name and password", "That name and password do not belong together; try again.")
 				}
 				return nil, answer(s.log, err)

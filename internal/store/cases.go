@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/base64"
+	"errors"
 	"fmt"
 	"strings"
 
@@ -68,7 +69,7 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 			case err == nil:
 				again = true
 				return tx.GetContext(ctx, &out, `SELECT * FROM case_file WHERE id = ?`, was.Case)
-			case err != ErrNotFound:
+			case !errors.Is(err, ErrNotFound):
 				return err
 			}
 		}

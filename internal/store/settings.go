@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"time"
 
 	"github.com/jmoiron/sqlx"
@@ -14,7 +15,7 @@ func (s *Store) Setting(ctx context.Context, key string) (string, int, error) {
 		Version int    `db:"version"`
 	}
 	err := missing(s.r.GetContext(ctx, &row, `SELECT value, version FROM setting WHERE key = ?`, key))
-	if err == ErrNotFound {
+	if errors.Is(err, ErrNotFound) {
 		return "", 0, nil
 	}
 	return row.Value, row.Version, err
@@ -38,7 +39,7 @@ func (s *Store) SetSetting(ctx context.Context, key, value string, from int, who
 			Value   string `db:"value"`
 			Version int    `db:"version"`
 		}
-		if err := missing(tx.GetContext(ctx, &row, `SELECT value, version FROM setting WHERE key = ?`, key)); err != nil && err != ErrNotFound {
+		if err := missing(tx.GetContext(ctx, &row, `SELECT value, version FROM setting WHERE key = ?`, key)); err != nil && !errors.Is(err, ErrNotFound) {
 			return err
 		}
 		if row.Version != from {

@@ -42,7 +42,7 @@ func Open(ctx context.Context, dir string) (*Store, error) {
 		return nil, fmt.Errorf("the data folder %q cannot be made: %w", dir, err)
 	}
 	path := filepath.Join(dir, FileName)
-	w, err := connect(path, "rwc", 1)
+	w, err := connect(ctx, path, "rwc", 1)
 	if err != nil {
 		return nil, err
 	}
@@ -53,14 +53,14 @@ func Open(ctx context.Context, dir string) (*Store, error) {
 	if _, err := provider.Up(ctx); err != nil {
 		return nil, errors.Join(fmt.Errorf("bringing %s up to date: %w", path, err), w.Close())
 	}
-	r, err := connect(path, "ro", 4)
+	r, err := connect(ctx, path, "ro", 4)
 	if err != nil {
 		return nil, errors.Join(err, w.Close())
 	}
 	return &Store{w, r}, nil
 }
 
-func connect(path, mode string, n int) (*sqlx.DB, error) {
+func connect(ctx context.Context, path, mode string, n int) (*sqlx.DB, error) {
 	q := url.Values{"mode": {mode}, "_pragma": {"busy_timeout(5000)", "foreign_keys(1)", "journal_mode(WAL)", "synchronous(FULL)", "temp_store(MEMORY)", "cache_size(-16000)"}, "_txlock": {"immediate"}}
 	if mode == "ro" {
 		q["_pragma"] = []string{"busy_timeout(5000)", "query_only(1)", "temp_store(MEMORY)", "cache_size(-16000)"}
@@ -71,7 +71,7 @@ func connect(path, mode string, n int) (*sqlx.DB, error) {
 	}
 	db.SetMaxOpenConns(n)
 	db.SetMaxIdleConns(n)
-	if err := db.Ping(); err != nil {
+	if err := db.PingContext(ctx); err != nil {
 		return nil, errors.Join(fmt.Errorf("%s cannot be opened: %w", path, err), db.Close())
 	}
 	return db, nil
@@ -102,7 +102,7 @@ func CheckFile(ctx context.Context, path string) error {
 	if _, err := os.Stat(path); err != nil {
 		return fmt.Errorf("%s cannot be read: %w", path, err)
 	}
-	db, err := connect(path, "ro", 1)
+	db, err := connect(ctx, path, "ro", 1)
 	if err != nil {
 		return err
 	}

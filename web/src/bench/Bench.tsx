@@ -1,5 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import { useEffect } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { api, type Tag, take, type View } from '../api/client';
 import { useCase, useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
@@ -112,6 +113,10 @@ function One({ id, step }: { id: string; step?: string }) {
   const order = Object.keys(panes);
   const now =
     step && panes[step] ? step : (view?.steps.find((s) => s.state === 'next' || s.state === 'waits')?.id ?? 'story');
+  // Without a step in the address the bench opens where the sample needs one, and stays there.
+  useEffect(() => {
+    if (view && !step) go(`/bench/${id}/${now}`, { replace: true });
+  }, [view, step, now, id, go]);
   const undo = () =>
     change.mutate(calls.post('/api/v1/cases/{id}/undo'), {
       onSuccess: () => say({ text: `Took back: ${view?.mayUndo}` }),

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange } from '../api/hooks';
 import { SheetPage } from '../page/Sheet';
-import { Trouble } from '../ui/bits';
+import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
 
@@ -22,7 +22,7 @@ export function HandOver({ view }: { view: View }) {
   const shut = step?.state === 'shut';
   const give = () =>
     change.mutate(post('/api/v1/cases/{id}/handover'), {
-      onSuccess: (v) => say({ text: `Handed over. We ask on ${v.askOn}.` }),
+      onSuccess: (v) => say({ text: `Handed over. We ask on ${weekday(v.askOn ?? '')}.` }),
     });
   useKeys([
     ...(view.handover || shut ? [] : [{ key: 'Enter', does: 'hand it over', run: give }]),
@@ -52,7 +52,7 @@ export function HandOver({ view }: { view: View }) {
           <div className="sheet pad stack">
             <h2>Handed over</h2>
             <p>
-              by {view.handover.by}. {view.askOn ? `We ask on ${view.askOn}.` : 'It has been asked about.'}
+              by {view.handover.by}. {view.askOn ? `We ask on ${weekday(view.askOn)}.` : 'It has been asked about.'}
             </p>
             <p>
               <small>The grower's own page, without an account:</small>

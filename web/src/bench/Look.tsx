@@ -152,7 +152,14 @@ export function Look({ view }: { view: View }) {
         setSay('');
       },
     },
-    { key: 's', does: 'say what you see', run: () => box.current?.focus() },
+    {
+      key: 's',
+      does: 'say what you see',
+      run: () => {
+        setSay('');
+        box.current?.focus();
+      },
+    },
     { key: 'ArrowDown', does: 'line', run: () => walk(1) },
     { key: 'ArrowUp', does: 'line', hidden: true, run: () => walk(-1) },
     { key: 'ArrowRight', does: 'next part', run: () => turn(1) },

@@ -149,9 +149,9 @@ const outcomes = ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown
 function Ending({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
-  const [outcome, setOutcome] = useState(
-    view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown',
-  );
+  const [picked, setOutcome] = useState('');
+  const likely = view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown';
+  const outcome = picked || likely;
   const [note, setNote] = useState('');
   if (view.closing)
     return (

@@ -66,7 +66,16 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
   ];
   const labels = seen.slice(0, 6).map((x, i) => {
     const [lx, y, px, py, side] = spots[i] as [number, number, number, number, -1 | 1];
-    return { text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`, id: x.f.id, x: lx, y, px, py, side };
+    return {
+      text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`,
+      id: x.f.id,
+      x: lx,
+      y,
+      px,
+      py,
+      side,
+      room: i === 0 || i === 5 ? 38 : 24,
+    };
   });
   const title =
     part === 'leaf'
@@ -188,7 +197,7 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
                 fill="var(--ink)"
                 style={{ paintOrder: 'stroke', stroke: 'var(--sheet)', strokeWidth: 3 }}
               >
-                {lab.text.length > 25 ? `${lab.text.slice(0, 24)}…` : lab.text}
+                {lab.text.length > lab.room ? `${lab.text.slice(0, lab.room - 1)}…` : lab.text}
               </text>
             </g>
           ))}

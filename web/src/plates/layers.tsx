@@ -19,10 +19,10 @@ const blob = (p: Pt, r: number, seed: number, wobble: number, n = 9) => {
 /** A spot with feathered rays, as of rose black spot. */
 const feather = (p: Pt, r: number, seed: number) => {
   const R = seeded(seed);
-  const n = 22;
+  const n = 34;
   const pts = Array.from({ length: n }, (_, i) => {
     const a = (i / n) * 2 * Math.PI;
-    const q = i % 2 ? r * (0.62 + 0.1 * R()) : r * (0.95 + 0.3 * R());
+    const q = i % 2 ? r * (0.8 + 0.08 * R()) : r * (1 + 0.18 * R());
     return `${(p.x + Math.cos(a) * q).toFixed(1)} ${(p.y + Math.sin(a) * q).toFixed(1)}`;
   });
   return `M${pts.join(' L')} Z`;
@@ -34,7 +34,7 @@ const angular = (p: Pt, r: number) => {
   return `M${p.x - a} ${p.y - r * 0.5} L${p.x + r * 0.3} ${p.y - r} L${p.x + a} ${p.y + r * 0.1} L${p.x + r * 0.4} ${p.y + r} L${p.x - a * 0.8} ${p.y + r * 0.7} Z`;
 };
 
-const spotsAt = (s: number, a: number) => scatter(s, Math.round(7 * a), 38, 50, 162, 232);
+const spotsAt = (s: number, a: number) => scatter(s, Math.round(11 * a), 38, 44, 162, 236);
 
 export const layers: Record<string, Layer> = {
   stippling: (s, a) =>
@@ -80,10 +80,9 @@ export const layers: Record<string, Layer> = {
         />
       </g>
     )),
-  'feathery-spots': (s, a) =>
-    dots(spotsAt(s, a), (p, i) => <path d={feather(p, 12 + p.r * 9, s + i)} fill="#241d1f" />),
+  'feathery-spots': (s, a) => dots(spotsAt(s, a), (p, i) => <path d={feather(p, 8 + p.r * 7, s + i)} fill="#241d1f" />),
   'yellow-halo': (s, a) =>
-    dots(spotsAt(s, a), (p) => <circle cx={p.x} cy={p.y} r={23 + p.r * 12} fill="#e8c83f" opacity=".75" />),
+    dots(spotsAt(s, a), (p) => <circle cx={p.x} cy={p.y} r={16 + p.r * 10} fill="#e8c83f" opacity=".75" />),
   'round-spots': (s, a) => dots(spotsAt(s, a), (p) => <circle cx={p.x} cy={p.y} r={7 + p.r * 6} fill="#b99a6b" />),
   'dark-rim': (s, a) =>
     dots(spotsAt(s, a), (p) => (

@@ -18,8 +18,8 @@ export function Toasts({ children }: { children: ReactNode }) {
         open={toast !== null}
         autoHideDuration={6000}
         onClose={(_, why) => why !== 'clickaway' && setToast(null)}
-        anchorOrigin={{ vertical: 'bottom', horizontal: 'right' }}
-        sx={{ mb: 4 }}
+        anchorOrigin={{ vertical: 'top', horizontal: 'right' }}
+        sx={{ maxWidth: 420 }}
         message={toast?.text}
         action={
           toast?.undo && (
