@@ -35,6 +35,11 @@ type Engine struct {
 	gname  []string
 	cause  map[string]int
 	logCom []float64
+	common float64 // sum of commonness
+	// rows of the log prior
+	hostRow  map[string][]float64
+	placeRow map[string][]float64
+	monthRow [13][2][]float64
 }
 
 // NewEngine compiles a base.
@@ -51,12 +56,14 @@ func NewEngine(b *knowledge.Base) *Engine {
 		}
 		e.groups = append(e.groups, g)
 		e.logCom = append(e.logCom, math.Log(c.Common()))
+		e.common += c.Common()
 	}
 	for fi, f := range b.Findings {
 		e.finds[f.ID] = fi
 		e.offset = append(e.offset, len(e.p))
 		e.addFinding(f)
 	}
+	e.addPriors()
 	return e
 }
 
@@ -133,40 +140,92 @@ func Fade(days float64) float64 { return max(0, 1-max(0, days)/730) }
 // deskWeight is how many confirmed cases weigh as much as the book (judgement).
 const deskWeight = 60
 
+// places and months a cause is seldom met in still happen: factors on the
+// prior, all judgement.
+const (
+	offPlace        = .1
+	offSeason       = .12
+	offSeasonIndoor = .5 // under a roof the seasons blur
+)
+
+// addPriors works the rows of the prior out once: log factors per host, place
+// and month.
+func (e *Engine) addPriors() {
+	row := func(f func(*knowledge.Cause) float64) []float64 {
+		out := make([]float64, e.n)
+		for i, c := range e.Base.Causes {
+			out[i] = math.Log(f(c))
+		}
+		return out
+	}
+	e.hostRow = map[string][]float64{}
+	for _, h := range e.Base.Hosts {
+		e.hostRow[h.ID] = row(func(c *knowledge.Cause) float64 { return c.Affinity(h.ID, h.Group, h.Family, h.Form) })
+	}
+	e.placeRow = map[string][]float64{}
+	for _, p := range knowledge.Places {
+		e.placeRow[p] = row(func(c *knowledge.Cause) float64 {
+			if len(c.Places) > 0 && !slices.Contains(c.Places, p) {
+				return offPlace
+			}
+			return 1
+		})
+	}
+	for m := 1; m <= 12; m++ {
+		for roof, factor := range []float64{offSeason, offSeasonIndoor} {
+			e.monthRow[m][roof] = row(func(c *knowledge.Cause) float64 {
+				if len(c.Months) > 0 && !slices.Contains(c.Months, m) {
+					return factor
+				}
+				return 1
+			})
+		}
+	}
+}
+
 // Prior fills dst with the log prior of each cause, not normalised.
 func (e *Engine) Prior(dst []float64, s Setting) {
-	group, family, form := s.Group, s.Family, s.Form
-	if h := e.Base.Host(s.Host); h != nil {
-		group, family, form = h.Group, h.Family, h.Form
+	copy(dst, e.logCom)
+	if row, ok := e.hostRow[s.Host]; ok {
+		add(dst, row)
+	} else {
+		for i, c := range e.Base.Causes {
+			dst[i] += math.Log(c.Affinity(s.Host, s.Group, s.Family, s.Form))
+		}
 	}
-	total, common := 0.0, 0.0
-	for _, n := range s.Desk {
-		total += n
-	}
-	for _, c := range e.Base.Causes {
-		common += c.Common()
-	}
+	add(dst, e.placeRow[s.Place])
 	month := s.Month
 	if s.South && month > 0 {
 		month = (month+5)%12 + 1
 	}
+	if month > 0 && month <= 12 {
+		roof := 0
+		if s.Place == "indoors" || s.Place == "greenhouse" {
+			roof = 1
+		}
+		add(dst, e.monthRow[month][roof])
+	}
+	e.addDesk(dst, s.Desk)
+}
+
+func add(dst, row []float64) {
+	for i, v := range row {
+		dst[i] += v
+	}
+}
+
+// addDesk leans the prior towards what this desk has confirmed lately.
+func (e *Engine) addDesk(dst []float64, desk map[string]float64) {
+	total := 0.0
+	for _, n := range desk {
+		total += n
+	}
+	if total == 0 {
+		return
+	}
 	for i, c := range e.Base.Causes {
-		p := c.Common() * c.Affinity(s.Host, group, family, form)
-		if s.Place != "" && len(c.Places) > 0 && !slices.Contains(c.Places, s.Place) {
-			p *= .1
-		}
-		if month > 0 && len(c.Months) > 0 && !slices.Contains(c.Months, month) {
-			if s.Place == "indoors" || s.Place == "greenhouse" {
-				p *= .5
-			} else {
-				p *= .12
-			}
-		}
-		if total > 0 {
-			q := c.Common() / common
-			p *= min(5, max(.2, (deskWeight*q+s.Desk[c.ID])/((deskWeight+total)*q)))
-		}
-		dst[i] = math.Log(p)
+		q := c.Common() / e.common
+		dst[i] += math.Log(min(5, max(.2, (deskWeight*q+desk[c.ID])/((deskWeight+total)*q))))
 	}
 }
 

@@ -292,3 +292,12 @@ func (e *Engine) Split(causes []string) ([]SplitLook, error) {
 	slices.SortStableFunc(out, func(a, b SplitLook) int { return cmp.Compare(b.PerMinute, a.PerMinute) })
 	return out, nil
 }
+
+// Next gives the looks that would tell most, best first, at most keep.
+func (e *Engine) Next(s Setting, looks []Look, keep int) []NextLook {
+	post := make([]float64, e.n)
+	e.Prior(post, s)
+	got := e.resolve(looks)
+	e.add(post, got)
+	return e.nextLooks(post, got, keep)
+}

@@ -1,0 +1,42 @@
+package demo_test
+
+import (
+	"context"
+	"testing"
+	"time"
+
+	"botanik/herbarium"
+	"botanik/internal/demo"
+	"botanik/internal/desk"
+	"botanik/internal/store"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// The demo desk opens on any day of the year, at any hour, with something in
+// every tray.
+func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
+	ctx := context.Background()
+	for month := time.January; month <= time.December; month += 2 {
+		now := time.Date(2027, month, 13, int(month)*2%24, 7, 0, 0, time.UTC)
+		st, err := store.Open(ctx, t.TempDir())
+		require.NoError(t, err)
+		d := desk.New(st, herbarium.Embedded(), func() time.Time { return now })
+		require.NoError(t, demo.Fill(ctx, d, now), month)
+		today, err := d.Today(ctx)
+		require.NoError(t, err)
+		assert.NotEmpty(t, today.Waiting, month)
+		assert.NotEmpty(t, today.Bench, month)
+		assert.NotEmpty(t, today.Ready, month)
+		assert.NotEmpty(t, today.Ask, month)
+		late := 0
+		for _, a := range today.Ask {
+			late += a.Late
+		}
+		assert.Positive(t, late, "somebody is late in %s", month)
+		assert.Positive(t, today.Brought)
+		require.NoError(t, demo.Fill(ctx, d, now), "filling twice leaves the first")
+		require.NoError(t, st.Close())
+	}
+}
