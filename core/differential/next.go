@@ -40,7 +40,7 @@ const (
 	lossRegulated = 3.0
 	lossName      = .12
 	lookOverhead  = .5 // minutes lost in turning to any look
-	worthBits     = .1 // a bit is worth this much loss when no decision hangs on it
+	worthBits     = .3 // a bit is worth this much loss when no decision hangs on it
 )
 
 // nextLooks ranks the open findings by expected drop in decision loss, then
