@@ -420,7 +420,7 @@ func (e *Engine) verdict(r *Ranking, lead int, post []float64, got []looked) {
 		ahead = decibans(post[lead] - post[e.cause[r.Rival]])
 	}
 	confirmed := r.Candidates[0].Confirm
-	lookOut := e.lookAlikesExcluded(c, post)
+	lookOut := e.lookAlikesExcluded(lead, post, got)
 	switch {
 	case p >= .9 && ahead >= 10 && (confirmed || lookOut):
 		r.Verdict = Settled
@@ -428,7 +428,7 @@ func (e *Engine) verdict(r *Ranking, lead int, post []float64, got []looked) {
 		if confirmed {
 			say("A confirming sign was seen.")
 		} else {
-			say("Its last look-alike is ruled out.")
+			say("Its look-alikes are ruled out by what was looked at.")
 		}
 	case p >= .6:
 		r.Verdict = Working
@@ -438,7 +438,7 @@ func (e *Engine) verdict(r *Ranking, lead int, post []float64, got []looked) {
 		case ahead < 10:
 			say("A cause treated differently is only %.0f decibans behind.", ahead)
 		default:
-			say("No confirming sign has been seen yet, and a look-alike is still possible.")
+			say("No confirming sign has been seen yet, and a look-alike is not ruled out by looking.")
 		}
 	default:
 		r.Verdict = Open
@@ -454,16 +454,25 @@ func (e *Engine) verdict(r *Ranking, lead int, post []float64, got []looked) {
 	}
 }
 
-func (e *Engine) lookAlikesExcluded(c *knowledge.Cause, post []float64) bool {
-	if len(c.LookAlikes) == 0 {
-		return false
-	}
-	for _, l := range c.LookAlikes {
-		if i, ok := e.cause[l.Cause]; ok && math.Exp(post[i]) >= .01 {
+// lookAlikesExcluded reports whether every look-alike of the leader was ruled
+// out by looking (ten decibans or more of looks against it), not merely by
+// season or rarity: a trainee names the first thing that fits.
+func (e *Engine) lookAlikesExcluded(lead int, post []float64, got []looked) bool {
+	list := e.Base.Causes[lead].LookAlikes
+	for _, l := range list {
+		i, ok := e.cause[l.Cause]
+		if !ok {
+			continue
+		}
+		sum := 0.0
+		for _, g := range got {
+			sum += e.weigh(g, lead, i)
+		}
+		if sum < 10 || math.Exp(post[i]) >= .01 {
 			return false
 		}
 	}
-	return true
+	return len(list) > 0
 }
 
 // alarmShare is how likely a helper or regulated cause has to be before it is

@@ -35,8 +35,15 @@ export function KeyHost({ children }: { children: ReactNode }) {
         if (e.key === 'Escape' && inField(e.target)) (e.target as HTMLElement).blur();
         return;
       }
-      // Enter on a button or link is that button's own.
-      if (e.key === 'Enter' && e.target instanceof HTMLElement && ['BUTTON', 'A'].includes(e.target.tagName)) return;
+      // Enter on a button or link is that button's own; an answer is given with Space or its digit.
+      const at = e.target;
+      if (
+        e.key === 'Enter' &&
+        at instanceof HTMLElement &&
+        ['BUTTON', 'A'].includes(at.tagName) &&
+        at.getAttribute('role') !== 'radio'
+      )
+        return;
       e.preventDefault();
       hit.run(e);
     };

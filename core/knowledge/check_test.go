@@ -1,0 +1,106 @@
+package knowledge_test
+
+import (
+	"strings"
+	"testing"
+
+	"botanik/core/knowledge"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+// sound is a small base that keeps every rule; each test breaks one thing.
+func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge.Host, *knowledge.Remedy, *knowledge.Remedy, *knowledge.Conflict, *knowledge.LifeTable) {
+	f := &knowledge.Finding{ID: "flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
+	h := &knowledge.Host{ID: "rose", Name: "Rose", Scientific: "Rosa", Family: "rosaceae", Form: "woody", Leaf: "compound"}
+	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement"}
+	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
+	mk := func(id, other string) *knowledge.Cause {
+		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement"}
+	}
+	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement"}
+	lt := &knowledge.LifeTable{ID: "m", Name: "m", Source: "x", Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}}}
+	return mk("a", "b"), mk("b", "a"), f, h, hose, soap, con, lt
+}
+
+func TestCheckNamesEachBrokenRule(t *testing.T) {
+	type parts struct {
+		a, b       *knowledge.Cause
+		f          *knowledge.Finding
+		h          *knowledge.Host
+		hose, soap *knowledge.Remedy
+		con        *knowledge.Conflict
+		lt         *knowledge.LifeTable
+	}
+	run := func(change func(*parts)) []knowledge.Problem {
+		var p parts
+		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
+		change(&p)
+		return knowledge.Check(knowledge.New([]*knowledge.Cause{p.a, p.b}, []*knowledge.Finding{p.f}, []*knowledge.Host{p.h}, []*knowledge.Remedy{p.hose, p.soap}, []*knowledge.Conflict{p.con}, []*knowledge.LifeTable{p.lt}))
+	}
+	require.Empty(t, run(func(*parts) {}))
+	for name, c := range map[string]struct {
+		change      func(*parts)
+		entry, word string
+	}{
+		"probability off the scale":  {func(p *parts) { p.a.Findings["flecks"]["yes"] = "mostly" }, "cause a", "off the scale"},
+		"unknown finding":            {func(p *parts) { p.a.Findings["aura"] = map[string]knowledge.Frequency{"x": "always"} }, "cause a", `"aura"`},
+		"unknown state":              {func(p *parts) { p.a.Findings["flecks"]["blue"] = "rare" }, "cause a", `"blue"`},
+		"more than the whole":        {func(p *parts) { p.a.Findings["flecks"] = map[string]knowledge.Frequency{"yes": "always", "no": "always"} }, "cause a", "adds up"},
+		"confirming sign missing":    {func(p *parts) { p.a.Confirms = nil }, "cause a", "no confirming sign"},
+		"look-alike not returned":    {func(p *parts) { p.b.LookAlikes = nil }, "cause a", "does not name a back"},
+		"look-alike unknown":         {func(p *parts) { p.a.LookAlikes[0].Cause = "zz" }, "cause a", `"zz"`},
+		"remedy unknown":             {func(p *parts) { p.a.Actions[0].Remedy = "wish" }, "cause a", `"wish"`},
+		"nothing without chemistry":  {func(p *parts) { p.a.Actions[0].Remedy = "soap" }, "cause a", "without chemistry"},
+		"a product for a helper":     {func(p *parts) { p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Worth: "good"}) }, "cause a", "against a helper"},
+		"no source":                  {func(p *parts) { p.a.Source = "" }, "cause a", "source"},
+		"no source on the threshold": {func(p *parts) { p.a.Tolerable.Source = "" }, "cause a", "tolerable.source"},
+		"host unknown":               {func(p *parts) { p.a.Hosts["triffid"] = "strong" }, "cause a", "triffid"},
+		"life table unknown":         {func(p *parts) { p.a.LifeTable = "zz" }, "cause a", "life table"},
+		"finding with one state":     {func(p *parts) { p.f.States = p.f.States[:1] }, "finding flecks", "fewer than two"},
+		"finding with twins":         {func(p *parts) { p.f.States[1].ID = "yes" }, "finding flecks", "twice"},
+		"host without a family":      {func(p *parts) { p.h.Family = "" }, "host rose", "family"},
+		"sensitivity off the list":   {func(p *parts) { p.h.Sensitive, p.h.Source = map[string]string{"soap": "maybe"}, "x" }, "host rose", "maybe"},
+		"remedy without a caution":   {func(p *parts) { p.soap.Cautions = nil }, "remedy soap", "no caution"},
+		"a bare gallon":              {func(p *parts) { p.soap.Rates[0].Low = "2 US tbsp per gallon" }, "remedy soap", "which kind"},
+		"low above high":             {func(p *parts) { p.soap.Rates[0].Low = "30 mL per L" }, "remedy soap", "above its high"},
+		"product without a repeat":   {func(p *parts) { p.soap.RepeatMin = 0 }, "remedy soap", "repeat range"},
+		"rung 7 unlicensed":          {func(p *parts) { p.hose.Rung = 7 }, "remedy hose", "licensed"},
+		"conflict without a reason":  {func(p *parts) { p.con.Why = "" }, "conflict hose and soap", "why"},
+		"a stage that cannot grow":   {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
+	} {
+		t.Run(name, func(t *testing.T) {
+			list := run(c.change)
+			require.NotEmpty(t, list)
+			found := false
+			for _, p := range list {
+				assert.NotEmpty(t, p.Mend)
+				found = found || p.Entry == c.entry && strings.Contains(p.What+" "+p.Mend, c.word)
+			}
+			assert.True(t, found, "%v", list)
+		})
+	}
+}
+
+func TestChancesAreAProbability(t *testing.T) {
+	words := []knowledge.Frequency{"never", "rare", "seldom", "sometimes", "often", "usually", "always"}
+	rapid.Check(t, func(t *rapid.T) {
+		f := &knowledge.Finding{ID: "f"}
+		c := &knowledge.Cause{Findings: map[string]map[string]knowledge.Frequency{"f": {}}}
+		for i := range rapid.IntRange(2, 7).Draw(t, "states") {
+			id := string(rune('a' + i))
+			f.States = append(f.States, knowledge.State{ID: id, Background: rapid.SampledFrom(words).Draw(t, "bg")})
+			if rapid.Bool().Draw(t, "said") {
+				c.Findings["f"][id] = rapid.SampledFrom(words).Draw(t, "p")
+			}
+		}
+		sum := 0.0
+		for _, p := range c.Chances(f) {
+			assert.Greater(t, p, 0.0)
+			sum += p
+		}
+		assert.InDelta(t, 1, sum, 1e-9)
+	})
+}

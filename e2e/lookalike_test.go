@@ -1,0 +1,142 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+)
+
+func (p *page) sample(grower, plant, place, story string) {
+	p.t.Helper()
+	p.press("n")
+	p.fill(`input[name=grower]`, grower)
+	p.fill(`input[name=plant]`, plant)
+	p.press(kb.Escape)
+	p.click(fmt.Sprintf(`[data-chip=%s]`, place))
+	p.fill(`textarea[name=story]`, story)
+	p.click(`[data-do=check-in]`)
+	p.read("is in the tray")
+	p.openCase(grower)
+}
+
+// say answers a finding found by its words, as an advisor would.
+func (p *page) say(words, finding, state string) {
+	p.t.Helper()
+	p.press(kb.Escape, "s", words, kb.Enter)
+	p.click(fmt.Sprintf(`[data-finding=%s] [data-state=%s]`, finding, state))
+	p.see(fmt.Sprintf(`[data-finding=%s] [data-state=%s][aria-checked=true]`, finding, state))
+}
+
+// Two look-alikes are split by following "look here next", Enter by Enter.
+func TestALookAlikePairIsSplitByWhatIsAskedNext(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Demelza Cray", "Rose", "garden", "leaves speckled pale")
+	// The truth behind this sample: rose leafhopper.
+	truth := map[string]string{"main-sign": "flecks", "flecks": "many", "flecks-along-veins": "coarse", "touch": "jumps", "insects": "wedge", "cast-skins": "yes", "walkers": "none", "hopper-young": "plain", "hopper-adult": "plain"}
+	p.say("pin-prick", "flecks", "many")
+	looks := 0
+	for ; looks < 6; looks++ {
+		var verdict, next string
+		p.see(`[data-verdict]`)
+		p.eval(`document.querySelector('[data-verdict]').dataset.verdict`, &verdict)
+		if verdict == "settled" {
+			break
+		}
+		p.see(`[data-next]`)
+		p.eval(`document.querySelector('[data-next]').dataset.next`, &next)
+		p.press(kb.Escape, kb.Enter)
+		p.see(fmt.Sprintf(`.find.at[data-finding=%s]`, next))
+		state, ok := truth[next]
+		if !ok { // nothing of the kind on this leaf
+			p.eval(fmt.Sprintf(`document.querySelector('[data-finding=%s] .absent')?.dataset.state ?? ""`, next), &state)
+			if state == "" {
+				p.press("x")
+				continue
+			}
+		}
+		p.click(fmt.Sprintf(`[data-finding=%s] [data-state="%s"]`, next, state))
+		p.see(fmt.Sprintf(`[data-finding=%s] [data-state="%s"][aria-checked=true]`, next, state))
+		var changed bool
+		for range 60 { // the answer from the desk replaces the guess of the page
+			p.eval(fmt.Sprintf(`document.querySelector('[data-next]')?.dataset.next !== %q`, next), &changed)
+			if changed {
+				break
+			}
+		}
+	}
+	p.see(`[data-verdict=settled]`)
+	assert.Contains(t, p.text(`.cand`), "Rose leafhopper")
+	assert.LessOrEqual(t, looks, 5, "a few asked looks settle it")
+	p.step("verdict")
+	p.read("What tells them apart")
+}
+
+func TestAHelperIsRecognisedAndLeft(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Clemo Vean", "Calamondin", "greenhouse", "white shaggy things, are they mealybugs")
+	p.say("shaggy", "fluff", "shaggy")
+	p.say("does the fluff walk", "fluff-moves", "fast")
+	p.say("sucked-out prey", "prey-signs", "yes")
+	p.see(`[data-verdict=settled]`)
+	assert.Contains(t, p.text(`.cand`), "helper")
+	p.step("verdict")
+	p.click(`[data-do=settle]`)
+	p.click(`[data-do=act]`)
+	p.see(`.offer[data-remedy=soap][data-status=no]`)
+	p.see(`.offer.on[data-remedy=leave]`)
+	p.click(`[data-do=keep-remedy]`)
+	p.see(`.paper`)
+	assert.Contains(t, p.text(".paper"), "Leave it")
+	assert.NotContains(t, p.text(".paper"), "How much")
+}
+
+func TestAnUndeterminedSampleIsSentOn(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Hedra Lyle", "Hellebore", "garden", "something odd")
+	p.say("rings and lines", "ring-marks", "yes")
+	p.step("verdict")
+	p.click(`[data-chip=undetermined]`)
+	p.read("send it on” is a right answer")
+	p.click(`[data-do=settle]`)
+	p.see(`.paper`)
+	sheet := p.text(".paper")
+	assert.Contains(t, sheet, "Not yet known")
+	assert.Contains(t, sheet, "paper bag, inside a padded box", "where it goes and how it is packed")
+	assert.Contains(t, sheet, "Spray nothing")
+	p.click(`[data-do=hand-over]`)
+	p.read("Handed over")
+}
+
+func TestARegulatedSuspectIsReferred(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Jenifer Oates", "Calamondin", "greenhouse", "blotchy leaves, crooked green fruit")
+	p.say("left and right of the midrib", "mottle-sides", "uneven")
+	p.say("where the fruit is marked", "fruit-end", "lopsided")
+	p.read("may be regulated")
+	p.step("verdict")
+	p.read("May be regulated.")
+	var settled int
+	p.eval(`document.querySelectorAll('[data-chip=settled]').length`, &settled)
+	assert.Zero(t, settled, "a desk never settles it")
+	p.click(`[data-do=settle]`)
+	p.see(`.paper`)
+	sheet := p.text(".paper")
+	assert.Contains(t, sheet, "plant health office")
+	assert.Contains(t, sheet, "Set it apart")
+	assert.NotContains(t, sheet, "How much")
+	p.step("remedy")
+	p.see(`.offer[data-status=no]`)
+	var open int
+	p.eval(`[...document.querySelectorAll('.offer')].filter(o => o.dataset.status !== 'no' && o.dataset.remedy !== 'inspect' && o.dataset.remedy !== 'leave').length`, &open)
+	assert.Zero(t, open, "no treatment is offered")
+}
