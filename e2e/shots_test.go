@@ -34,10 +34,12 @@ func TestShots(t *testing.T) {
 		p.do(chromedp.Click(`.tag[data-plant="`+plant+`"]`, chromedp.ByQuery))
 		p.see("nav.steps")
 	}
+	step := func(name string) {
+		p.click(`nav.steps a[href$="/` + name + `"]`)
+	}
 	take("bench-look", func() {
 		open("Passionflower")
 		p.see(".find")
-		p.press("1", "1", "1")
 		p.click(`[data-finding=flecks] [data-state=many]`)
 		p.press("f")
 		for _, s := range []string{"walkers] [data-state=many", "silk] [data-state=none", "touch] [data-state=stays", "droppings] [data-state=none", "cast-skins] [data-state=yes"} {
@@ -45,9 +47,6 @@ func TestShots(t *testing.T) {
 		}
 		p.read("Look next")
 	})
-	step := func(name string) {
-		p.click(`nav.steps a[href$="/` + name + `"]`)
-	}
 	take("bench-verdict", func() {
 		open("Passionflower")
 		step("verdict")
@@ -76,9 +75,28 @@ func TestShots(t *testing.T) {
 	take("mixing-shelf", func() {
 		p.open("/mixing")
 		p.read("How much goes in")
-		p.see(`[data-answer=mix]`)
+		p.fill(`input[name=volume]`, "2.5")
+		p.read("2 fillings of 1 L")
 	})
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	take("plate", func() { p.open("/plates/two-spotted-mite"); p.see(`[data-plate]`) })
+	take("counter-dark", func() {
+		var ok bool
+		p.eval(`(localStorage.setItem('botanik.shade', 'dark'), true)`, &ok)
+		p.open("/")
+		p.read("Ask how it went")
+	})
+	take("bench-dark", func() { open("Olive"); step("look"); p.see(".find") })
+	p.do(chromedp.Evaluate(`localStorage.setItem('botanik.shade', 'light')`, nil))
+	p.do(chromedp.EmulateViewport(390, 844))
+	take("counter-narrow", func() { p.open("/"); p.read("Ask how it went") })
+	take("grower-page", func() {
+		open("Passionflower")
+		step("handover")
+		p.click(`[data-do="hand-over"]`)
+		p.click(`[data-grower-page]`)
+		p.see(".paper")
+	})
+	p.do(chromedp.EmulateViewport(1280, 800))
 	take("house", func() { p.open("/house"); p.see(`[data-policy]`) })
 }

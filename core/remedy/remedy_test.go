@@ -1,6 +1,8 @@
 package remedy_test
 
 import (
+	"fmt"
+	"os"
 	"slices"
 	"testing"
 
@@ -206,4 +208,21 @@ func TestBadSituationsNameTheField(t *testing.T) {
 		assert.NotEmpty(t, f.Mend)
 	}
 	assert.ElementsMatch(t, []string{"cause", "host", "place", "date", "daysToHarvest", "tempC", "pressure", "stages[0]", "earlier[0].remedy", "earlier[0].on"}, fields)
+}
+
+// TestBenchLadder prints the whole ladder's cost against 1 ms, for make bench.
+func TestBenchLadder(t *testing.T) {
+	if os.Getenv("BOTANIK_BENCH") == "" {
+		t.Skip("only through make bench")
+	}
+	b := herbarium.Embedded()
+	s := remedy.Situation{Host: "bean", Place: "garden", Date: "2026-07-10", Edible: true, InBloom: true, Cat: true, TempC: ptr(22.0), Stages: []string{"egg", "young"}, Earlier: []remedy.Earlier{{Remedy: "summer-oil", On: "2026-06-30"}}}
+	r := testing.Benchmark(func(bb *testing.B) {
+		for bb.Loop() {
+			if _, err := remedy.Advise(b, "two-spotted-mite", s); err != nil {
+				bb.Fatal(err)
+			}
+		}
+	})
+	fmt.Printf("bench ladder of %d remedies against 1 ms: measured %.2f, goal 1\n", len(b.Remedies), float64(r.NsPerOp())/1e6)
 }

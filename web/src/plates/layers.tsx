@@ -347,6 +347,254 @@ export const layers: Record<string, Layer> = {
     )),
 };
 
+/** Plain shapes of one kind spread over the leaf. */
+const many =
+  (n: number, f: (p: Pt, i: number, seed: number) => ReactNode): Layer =>
+  (s, a) =>
+    dots(scatter(s, Math.round(n * a), 36, 40, 164, 240), (p, i) => f(p, i, s));
+const wash = (fill: string, opacity: number, y = 0, h = 280): Layer => {
+  return () => <rect x="0" y={y} width="200" height={h} fill={fill} opacity={opacity} />;
+};
+const wedge = (fill: string): Layer => {
+  return () => (
+    <g fill={fill} stroke="#6b5a1e" strokeWidth="1">
+      <path d="M0 120 L96 160 L10 214 Z M200 96 L104 146 L190 196 Z M120 0 L100 110 L70 6 Z" />
+    </g>
+  );
+};
+
+Object.assign(layers, {
+  'small-spots': many(40, (p) => (
+    <circle cx={p.x} cy={p.y} r={2.6 + p.r * 1.6} fill="#c9c2b0" stroke="#4d3a2a" strokeWidth="1.4" />
+  )),
+  'greasy-spots': many(18, (p) => (
+    <path d={angular(p, 6 + p.r * 4)} fill="#2c3323" stroke="#d9c64b" strokeWidth="2.4" />
+  )),
+  'sunken-spots': many(9, (p, i, s) => (
+    <path d={blob(p, 9 + p.r * 5, s + i, 0.3)} fill="#7a4a2a" stroke="#3b2112" strokeWidth="2.6" />
+  )),
+  'purple-spots': many(16, (p) => (
+    <circle cx={p.x} cy={p.y} r={5 + p.r * 4} fill="#7d2f4f" stroke="#4a1730" strokeWidth="1.6" />
+  )),
+  'wet-blotches': many(5, (p, i, s) => (
+    <path d={blob(p, 30 + p.r * 18, s + i, 0.5, 12)} fill="#3d3a28" stroke="#8d9a6a" strokeWidth="3" />
+  )),
+  'white-edge': many(5, (p, i, s) => (
+    <path
+      d={blob(p, 34 + p.r * 18, s + i, 0.5, 12)}
+      fill="none"
+      stroke="#fff"
+      strokeWidth="2.4"
+      strokeDasharray="2 3"
+    />
+  )),
+  'brown-patches': many(7, (p, i, s) => (
+    <path d={blob(p, 16 + p.r * 12, s + i, 0.5)} fill="#8a5a2b" stroke="#3b2413" strokeWidth="1.6" />
+  )),
+  'white-below': many(12, (p) => (
+    <path d={`M${p.x} ${p.y} l4 -5 M${p.x + 4} ${p.y} l3 -5`} stroke="#fff" strokeWidth="1.6" />
+  )),
+  'red-galls': many(9, (p, i, s) => (
+    <path d={blob(p, 11 + p.r * 7, s + i, 0.5)} fill="#b3413a" stroke="#6b1d18" strokeWidth="1.4" />
+  )),
+  'red-blisters': many(8, (p, i, s) => (
+    <path d={blob(p, 18 + p.r * 12, s + i, 0.6)} fill="#c9524a" stroke="#7a241e" strokeWidth="2" />
+  )),
+  'fleshy-galls': many(4, (p, i, s) => (
+    <path d={blob(p, 22 + p.r * 12, s + i, 0.4)} fill="#dfe8cf" stroke="#8aa46a" strokeWidth="2.4" />
+  )),
+  'v-wedges': wedge('#dcc64a'),
+  wedges: wedge('#c9a24a'),
+  'black-veins': () => (
+    <path
+      d="M100 240 V30 M100 190 L46 150 M100 190 L154 150 M100 140 L54 104 M100 140 L146 104"
+      stroke="#1c1916"
+      strokeWidth="3.4"
+      fill="none"
+    />
+  ),
+  'clear-veins': () => (
+    <path
+      d="M100 244 V26 M100 200 L40 160 M100 200 L160 160 M100 150 L46 112 M100 150 L154 112 M100 100 L60 70 M100 100 L140 70"
+      stroke="#eef2c8"
+      strokeWidth="7"
+      fill="none"
+    />
+  ),
+  'vein-strips': () => (
+    <path
+      d="M100 210 L44 172 L50 138 L100 176 Z M100 120 L150 84 L146 118 L100 156 Z M100 90 L62 62 L74 46 L100 66 Z"
+      fill="#6b4a2a"
+    />
+  ),
+  rings: many(6, (p) => (
+    <g fill="none" stroke="#d9c64b" strokeWidth="2.6">
+      <circle cx={p.x} cy={p.y} r="15" />
+      <circle cx={p.x} cy={p.y} r="8" />
+    </g>
+  )),
+  lines: many(5, (p) => (
+    <path d={`M${p.x - 24} ${p.y} l10 -9 l10 9 l10 -9 l10 9`} fill="none" stroke="#e2cd56" strokeWidth="4" />
+  )),
+  'half-circles': () => (
+    <g fill="var(--sheet)" stroke="var(--leaf-line)" strokeWidth="2">
+      <circle cx="56" cy="60" r="22" />
+      <circle cx="146" cy="60" r="20" />
+      <circle cx="36" cy="180" r="20" />
+      <circle cx="168" cy="176" r="22" />
+    </g>
+  ),
+  slime: () => (
+    <path
+      d="M30 220 C70 190 60 140 110 130 S150 70 170 50"
+      stroke="#e9eef0"
+      strokeWidth="8"
+      fill="none"
+      strokeLinecap="round"
+      opacity=".9"
+    />
+  ),
+  'spore-rows': () => (
+    <g fill="#6b3d18">
+      {[0, 1].flatMap((k) =>
+        Array.from({ length: 16 }, (_, i) => (
+          <circle key={`${k}${i}`} cx={k ? 112 + (i % 4) * 16 : 88 - (i % 4) * 16} cy={64 + i * 11} r="4" />
+        )),
+      )}
+    </g>
+  ),
+  dust: many(120, (p) => <circle cx={p.x} cy={p.y} r={1.6 + p.r} fill="#ecc82f" />),
+  'corky-bumps': many(26, (p) => (
+    <circle cx={p.x} cy={p.y} r={4 + p.r * 2} fill="#b99a6b" stroke="#7a5a34" strokeWidth="1.4" />
+  )),
+  'chlorosis-young': () => (
+    <>
+      <rect x="0" y="0" width="200" height="280" fill="#ecdf6a" opacity=".85" />
+      <path
+        d="M100 250 V20 M100 205 L34 160 M100 205 L166 160 M100 150 L38 108 M100 150 L162 108 M100 96 L56 62 M100 96 L144 62"
+        stroke="#5d7d3c"
+        strokeWidth="3"
+        fill="none"
+      />
+    </>
+  ),
+  'chlorosis-old': () => (
+    <>
+      <rect x="0" y="0" width="200" height="280" fill="#d9b54a" opacity=".75" />
+      <path
+        d="M100 250 V20 M100 205 L34 160 M100 205 L166 160 M100 150 L38 108 M100 150 L162 108 M100 96 L56 62 M100 96 L144 62"
+        stroke="#4f6d29"
+        strokeWidth="15"
+        fill="none"
+        opacity=".8"
+      />
+    </>
+  ),
+  'bleached-top': wash('#f4eed8', 0.8, 0, 120),
+  'one-side': wash('#8a5a2b', 0.35, 0, 280),
+  'low-patch': wash('#8a5a2b', 0.75, 190, 90),
+  glossy: many(8, (p) => (
+    <path d={`M${p.x - 14} ${p.y + 10} q8 -20 26 -20`} stroke="#fff" strokeWidth="5" fill="none" opacity=".85" />
+  )),
+  pale: wash('#eef0c0', 0.5),
+  'yellow-fall': wash('#e3cc4e', 0.6),
+  'sulfur-yellow': many(30, (p) => <circle cx={p.x} cy={p.y} r={2 + p.r} fill="#f2e04a" />),
+  'bleached-spots': many(16, (p) => (
+    <circle cx={p.x} cy={p.y} r={5 + p.r * 4} fill="#f4eed8" stroke="#a8835a" strokeWidth="1.4" />
+  )),
+  russet: many(40, (p) => <path d={`M${p.x} ${p.y} l5 3`} stroke="#a8743c" strokeWidth="2" />),
+  tears: many(6, (p) => (
+    <path d={`M${p.x - 12} ${p.y - 14} l10 12 l-4 6 l14 12`} stroke="var(--sheet)" strokeWidth="6" fill="none" />
+  )),
+  'tip-burn': wash('#8a5a2b', 0.8, 0, 70),
+  'old-edges': () => (
+    <path
+      d="M-10 -10 H210 V290 H-10 Z M100 30 C44 84 32 160 56 232 Q100 256 144 232 C168 160 156 84 100 30 Z"
+      fillRule="evenodd"
+      fill="#d9c64b"
+      opacity=".9"
+    />
+  ),
+  crusted: many(14, (p, i, s) => (
+    <path d={blob(p, 4 + p.r * 4, s + i, 0.8, 6)} fill="#fff" stroke="#b9b3a2" strokeWidth="1" />
+  )),
+  'narrow-white': wash('#fbfbf0', 0.85),
+  'strap-leaf': () => (
+    <path
+      d="M-10 -10 H76 C62 90 62 190 80 290 H-10 Z M210 -10 H124 C138 90 138 190 120 290 H210 Z"
+      fill="var(--sheet)"
+    />
+  ),
+  'fern-leaf': () => (
+    <path
+      d="M-10 -10 H64 L74 60 L58 90 L76 130 L58 170 L78 290 H-10 Z M210 -10 H136 L126 60 L142 90 L124 130 L142 170 L122 290 H210 Z"
+      fill="var(--sheet)"
+    />
+  ),
+  crumpled: () => (
+    <path
+      d="M40 80 q30 20 60 0 t60 0 M36 130 q32 22 64 0 t64 0 M44 180 q28 20 56 0 t56 0"
+      fill="none"
+      stroke="#4f6d29"
+      strokeWidth="5"
+    />
+  ),
+  rolled: () => (
+    <path
+      d="M60 30 C30 100 30 190 70 250 C84 190 84 100 60 30 Z M140 30 C170 100 170 190 130 250 C116 190 116 100 140 30 Z"
+      fill="#a9bd8c"
+      stroke="#39502a"
+      strokeWidth="2"
+    />
+  ),
+  'red-roll': wash('#a63a2b', 0.35),
+  'rolled-edge': () => (
+    <path d="M30 60 C10 120 20 190 60 240 C56 190 44 120 30 60 Z" fill="#d9c98a" stroke="#6b5a2e" strokeWidth="2" />
+  ),
+  'rolled-leaf': () => <path d="M30 150 H170 V260 H30 Z" fill="#b3c48f" stroke="#39502a" strokeWidth="2" />,
+  tubes: () => (
+    <path
+      d="M36 40 C66 90 66 190 40 250 M164 40 C134 90 134 190 160 250"
+      fill="none"
+      stroke="#39502a"
+      strokeWidth="9"
+    />
+  ),
+  'cupped-yellow': () => (
+    <path
+      d="M-10 -10 H210 V290 H-10 Z M100 50 C56 100 46 160 64 218 Q100 240 136 218 C154 160 144 100 100 50 Z"
+      fillRule="evenodd"
+      fill="#e3cc4e"
+      opacity=".95"
+    />
+  ),
+  wax: many(26, (p) => <path d={`M${p.x} ${p.y} q6 -8 3 -16`} stroke="#fff" strokeWidth="2.6" fill="none" />),
+  'clear-drops': many(14, (p) => (
+    <circle cx={p.x} cy={p.y} r="4.4" fill="#eaf4f6" stroke="#8fb3bd" strokeWidth="1.2" />
+  )),
+  peel: () => <path d="M90 40 L160 70 L150 150 L104 120 Z" fill="#cbd8b4" stroke="#20201e" strokeWidth="2" />,
+  'silver-lines': many(4, (p) => (
+    <path d={`M${p.x} ${p.y} q20 10 8 26 t10 30`} stroke="#f4f6f4" strokeWidth="6" fill="none" />
+  )),
+  'hopper-burn': wash('#c9a24a', 0.4, 0, 110),
+  froth: many(10, (p) => <circle cx={p.x} cy={p.y} r={8 + p.r * 8} fill="#fff" stroke="#b9c4c4" strokeWidth="1.4" />),
+  windows: many(12, (p) => (
+    <rect x={p.x} y={p.y} width="14" height="10" fill="#f2f4e6" stroke="#8aa46a" strokeWidth="1" />
+  )),
+  'big-droppings': many(8, (p) => <circle cx={p.x} cy={p.y} r="5" fill="#2c3323" />),
+  'brown-blotch': many(4, (p, i, s) => <path d={blob(p, 18, s + i, 0.5)} fill="#a8743c" opacity=".7" />),
+  'orange-spots': many(8, (p) => <circle cx={p.x} cy={p.y} r={10 + p.r * 4} fill="#e8862b" opacity=".85" />),
+  'brown-pimples': many(24, (p) => (
+    <circle cx={p.x} cy={p.y} r="3.4" fill="#9a5a28" stroke="#5d2f10" strokeWidth="1" />
+  )),
+  'brown-dust': many(40, (p) => <circle cx={p.x} cy={p.y} r="2" fill="#5d3a1c" />),
+  'red-rims': many(12, (p) => (
+    <circle cx={p.x} cy={p.y} r={6 + p.r * 3} fill="none" stroke="#a63a2b" strokeWidth="2" />
+  )),
+  tips: wash('#ffffff', 0.55, 0, 90),
+  chill: wash('#9fc0c6', 0.4),
+});
+
 /** Layers that belong to the underside rather than the upper side. */
 export const below = new Set([
   'tar-spots',

@@ -206,7 +206,7 @@ export function Leaf({
         <path d={shape.stalk} fill="none" stroke="var(--leaf-line)" strokeWidth="4" strokeLinecap="round" />
       )}
       <path d={d} fill={fill ?? (under ? 'color-mix(in srgb, var(--leaf) 72%, var(--sheet))' : 'var(--leaf)')} />
-      <g fill="none" stroke="var(--vein)" strokeLinecap="round" opacity={under ? 0.95 : 0.75}>
+      <g clipPath={`url(#${id})`} fill="none" stroke="var(--vein)" strokeLinecap="round" opacity={under ? 0.95 : 0.75}>
         {shape.minor.map((v) => (
           <path key={v} d={v} strokeWidth={under ? 1.3 : 1} />
         ))}

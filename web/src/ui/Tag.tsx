@@ -27,7 +27,7 @@ function Notches({ n, x, y, dx, dy }: { n: number; x: number; y: number; dx: num
 
 /** A plant label standing in soil: number, plant, one line; foot filled by certainty, edge notched by urgency. */
 export function StandingTag({ tag, to }: { tag: TagData; to: string }) {
-  const w = 178;
+  const w = 174;
   const m = w / 2;
   const d = `M5 1 H${w - 5} a4 4 0 0 1 4 4 V57 a4 4 0 0 1 -4 4 H${m + 26} C${m + 17} 61 ${m + 15} 65 ${m + 14} 71 L${m + 2} 100 H${m - 2} L${m - 14} 71 C${m - 15} 65 ${m - 17} 61 ${m - 26} 61 H5 a4 4 0 0 1 -4 -4 V5 a4 4 0 0 1 4 -4 Z`;
   const fill = fillOf(tag.certainty);
