@@ -45,16 +45,20 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		change      func(*parts)
 		entry, word string
 	}{
-		"probability off the scale":  {func(p *parts) { p.a.Findings["flecks"]["yes"] = "mostly" }, "cause a", "off the scale"},
-		"unknown finding":            {func(p *parts) { p.a.Findings["aura"] = map[string]knowledge.Frequency{"x": "always"} }, "cause a", `"aura"`},
-		"unknown state":              {func(p *parts) { p.a.Findings["flecks"]["blue"] = "rare" }, "cause a", `"blue"`},
-		"more than the whole":        {func(p *parts) { p.a.Findings["flecks"] = map[string]knowledge.Frequency{"yes": "always", "no": "always"} }, "cause a", "adds up"},
-		"confirming sign missing":    {func(p *parts) { p.a.Confirms = nil }, "cause a", "no confirming sign"},
-		"look-alike not returned":    {func(p *parts) { p.b.LookAlikes = nil }, "cause a", "does not name a back"},
-		"look-alike unknown":         {func(p *parts) { p.a.LookAlikes[0].Cause = "zz" }, "cause a", `"zz"`},
-		"remedy unknown":             {func(p *parts) { p.a.Actions[0].Remedy = "wish" }, "cause a", `"wish"`},
-		"nothing without chemistry":  {func(p *parts) { p.a.Actions[0].Remedy = "soap" }, "cause a", "without chemistry"},
-		"a product for a helper":     {func(p *parts) { p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Worth: "good"}) }, "cause a", "against a helper"},
+		"probability off the scale": {func(p *parts) { p.a.Findings["flecks"]["yes"] = "mostly" }, "cause a", "off the scale"},
+		"unknown finding":           {func(p *parts) { p.a.Findings["aura"] = map[string]knowledge.Frequency{"x": "always"} }, "cause a", `"aura"`},
+		"unknown state":             {func(p *parts) { p.a.Findings["flecks"]["blue"] = "rare" }, "cause a", `"blue"`},
+		"more than the whole": {func(p *parts) {
+			p.a.Findings["flecks"] = map[string]knowledge.Frequency{"yes": "always", "no": "always"}
+		}, "cause a", "adds up"},
+		"confirming sign missing":   {func(p *parts) { p.a.Confirms = nil }, "cause a", "no confirming sign"},
+		"look-alike not returned":   {func(p *parts) { p.b.LookAlikes = nil }, "cause a", "does not name a back"},
+		"look-alike unknown":        {func(p *parts) { p.a.LookAlikes[0].Cause = "zz" }, "cause a", `"zz"`},
+		"remedy unknown":            {func(p *parts) { p.a.Actions[0].Remedy = "wish" }, "cause a", `"wish"`},
+		"nothing without chemistry": {func(p *parts) { p.a.Actions[0].Remedy = "soap" }, "cause a", "without chemistry"},
+		"a product for a helper": {func(p *parts) {
+			p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Worth: "good"})
+		}, "cause a", "against a helper"},
 		"no source":                  {func(p *parts) { p.a.Source = "" }, "cause a", "source"},
 		"no source on the threshold": {func(p *parts) { p.a.Tolerable.Source = "" }, "cause a", "tolerable.source"},
 		"host unknown":               {func(p *parts) { p.a.Hosts["triffid"] = "strong" }, "cause a", "triffid"},

@@ -144,6 +144,9 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		s.Gap = min(max(s.Gap, r.GapMin), r.GapMax)
 	default:
 		s.Gap = (r.GapMin + r.GapMax + 1) / 2
+		if r.Window != nil && r.Window.Generation == 0 {
+			s.Notes = append(s.Notes, r.Window.Text)
+		}
 		s.Notes = append(s.Notes, fmt.Sprintf("The middle of the usual range of %d to %d days.", r.GapMin, r.GapMax))
 	}
 	n := r.Want

@@ -60,7 +60,7 @@ export function DaysStep({ view }: { view: View }) {
             <div className="days" data-answer="days">
               {plan.data?.on.map((d, i) => (
                 <div className="day" key={d}>
-                  <small>{i === 0 ? 'first' : `+${plan.data.gapDays} days`}</small>
+                  <small>{i === 0 ? 'first' : `${i * plan.data.gapDays} days on`}</small>
                   <b>{weekday(d).split(' ')[0]}</b>
                   {weekday(d).replace(/^\w+,? /, '')}
                 </div>
