@@ -6,6 +6,7 @@ import (
 	"crypto/subtle"
 	"encoding/base64"
 	"errors"
+	"net"
 	"net/http"
 	"time"
 
@@ -85,10 +86,26 @@ func cookie(token string, until time.Time) string {
 	return c.String()
 }
 
+type addressKey struct{}
+
+// withAddress keeps where a sign-in comes from, for slowing guesses down.
+func withAddress(ctx huma.Context, next func(huma.Context)) {
+	host, _, err := net.SplitHostPort(ctx.RemoteAddr())
+	if err != nil {
+		host = ctx.RemoteAddr()
+	}
+	next(huma.WithValue(ctx, addressKey{}, host))
+}
+
+func address(ctx context.Context) string {
+	a, _ := ctx.Value(addressKey{}).(string)
+	return a
+}
+
 func (s *Server) sessionRoutes() {
-	huma.Register(s.API, huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/api/v1/session", Summary: "Sign in", Tags: []string{"session"}},
+	huma.Register(s.API, huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/api/v1/session", Summary: "Sign in", Tags: []string{"session"}, Middlewares: huma.Middlewares{withAddress}},
 		func(ctx context.Context, in *signInIn) (*sessionOut, error) {
-			x, err := s.desk.SignIn(ctx, in.Body.Login, in.Body.Password, "")
+			x, err := s.desk.SignIn(ctx, in.Body.Login, in.Body.Password, address(ctx))
 			if err != nil {
 				if errors.Is(err, desk.ErrSignIn) {
 					return nil, problem(http.StatusUnauthorized, "Not that name and password", "That name and password do not belong together; try again.")

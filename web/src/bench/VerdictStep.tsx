@@ -158,10 +158,7 @@ export function VerdictStep({ view }: { view: View }) {
             </small>
           )}
         </div>
-        <SplitSheet
-          causes={r.candidates.slice(0, 3).map((c) => c.cause)}
-          names={r.candidates.slice(0, 3).map((c) => c.name)}
-        />
+        <SplitSheet first={r.candidates.slice(0, 3).map((c) => c.cause)} />
       </div>
       <div className="sheet" style={{ paddingBottom: 10 }}>
         <Candidates view={view} onGo={() => go(`/bench/${view.id}/look`)} />
@@ -216,42 +213,60 @@ function Review({
   );
 }
 
-/** What would tell the first two or three apart, best look per minute first. */
-function SplitSheet({ causes, names }: { causes: string[]; names: string[] }) {
+/** What would tell any two or three causes apart, best look per minute first. */
+function SplitSheet({ first }: { first: string[] }) {
+  const { data: kb } = useVocabulary();
+  const [own, setOwn] = useState<string[] | null>(null);
+  const causes = own ?? first;
+  const name = (id: string) => kb?.causes.find((c) => c.id === id)?.name ?? id;
   const { data } = useQuery({
     queryKey: ['split', ...causes],
     queryFn: () => take(api.GET('/api/v1/split', { params: { query: { cause: causes } } })),
     enabled: causes.length >= 2,
     staleTime: Number.POSITIVE_INFINITY,
   });
-  if (causes.length < 2) return null;
   return (
     <div className="sheet pad">
       <h2>What tells them apart</h2>
-      <div style={{ overflowX: 'auto' }}>
-        <table className="lines" style={{ marginTop: 6 }}>
-          <thead>
-            <tr>
-              <th scope="col">Look</th>
-              {names.map((n) => (
-                <th scope="col" key={n}>
-                  {n}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {data?.slice(0, 5).map((l) => (
-              <tr key={l.finding}>
-                <td>{l.name}</td>
-                {l.expect.map((e, i) => (
-                  <td key={names[i]}>{e.join(' or ') || '—'}</td>
+      <Autocomplete
+        multiple
+        size="small"
+        options={kb?.causes ?? []}
+        value={causes.flatMap((id) => kb?.causes.find((c) => c.id === id) ?? [])}
+        getOptionLabel={(c) => c.name}
+        getOptionKey={(c) => c.id}
+        getOptionDisabled={() => causes.length >= 3}
+        onChange={(_, v) => setOwn(v.map((c) => c.id).slice(0, 3))}
+        renderInput={(p) => <TextField {...p} label="Any two or three causes" name="split" />}
+      />
+      {causes.length < 2 ? (
+        <p className="quiet">Choose two or three.</p>
+      ) : (
+        <div style={{ overflowX: 'auto' }}>
+          <table className="lines" style={{ marginTop: 6 }}>
+            <thead>
+              <tr>
+                <th scope="col">Look</th>
+                {causes.map((c) => (
+                  <th scope="col" key={c}>
+                    {name(c)}
+                  </th>
                 ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+            </thead>
+            <tbody>
+              {data?.slice(0, 6).map((l) => (
+                <tr key={l.finding}>
+                  <td>{l.name}</td>
+                  {l.expect.map((e, i) => (
+                    <td key={causes[i]}>{e.join(' or ') || 'it varies'}</td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      )}
     </div>
   );
 }
