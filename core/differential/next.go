@@ -83,7 +83,7 @@ func (e *Engine) nextLooks(post []float64, got []looked, keep int) []NextLook {
 	gentleFirst(out)
 	out = out[:min(keep, len(out))]
 	for i := range out {
-		out[i].Outcomes = e.outcomes(out[i].Finding, post)
+		out[i].Outcomes = e.outcomes(out[i].Finding, live, p)
 	}
 	return out
 }
@@ -206,24 +206,31 @@ func (w *work) value(e *Engine, fi int, p []float64, base float64) (drop, bits f
 	return max(0, base-after), max(0, bits)
 }
 
-func (e *Engine) outcomes(finding string, post []float64) []Outcome {
+// outcomes says what each answer would do to the first two of the list. Only
+// the live causes (indices with their probabilities) can get there.
+func (e *Engine) outcomes(finding string, live []int, p []float64) []Outcome {
 	fi := e.finds[finding]
 	f := e.Base.Findings[fi]
 	out := make([]Outcome, 0, len(f.States))
 	for s, st := range f.States {
-		row := e.rows[(e.offset[fi]+s)*nLevels]
-		next := make([]float64, e.n)
-		ps := 0.0
-		for i := range next {
-			next[i] = post[i] + row[i]
-			ps += math.Exp(next[i])
+		row := e.p[e.offset[fi]+s]
+		ps, a, b := 0.0, 0, 0
+		var qa, qb float64
+		for k, i := range live {
+			q := p[k] * row[i]
+			ps += q
+			switch {
+			case q > qa:
+				b, qb = a, qa
+				a, qa = i, q
+			case q > qb:
+				b, qb = i, q
+			}
 		}
-		normalise(next)
-		idx := order(next)
-		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: e.Base.Causes[idx[0]].ID, TopP: math.Exp(next[idx[0]])}
-		o.Text = fmt.Sprintf("%s %.0f", e.Base.Causes[idx[0]].Name, 100*o.TopP)
-		if o.TopP < .85 && len(idx) > 1 {
-			o.Text += fmt.Sprintf(", %s %.0f", e.Base.Causes[idx[1]].Name, 100*math.Exp(next[idx[1]]))
+		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: e.Base.Causes[a].ID, TopP: qa / ps}
+		o.Text = fmt.Sprintf("%s %.0f", e.Base.Causes[a].Name, 100*o.TopP)
+		if o.TopP < .85 && qb > 0 {
+			o.Text += fmt.Sprintf(", %s %.0f", e.Base.Causes[b].Name, 100*qb/ps)
 		}
 		out = append(out, o)
 	}
