@@ -176,6 +176,7 @@ func TestByKeyboardAlone(t *testing.T) {
 	p.see(`.paper`)
 	p.press(kb.Enter)
 	p.read("Handed over")
+	p.see(`.paper`)
 	assert.Contains(t, p.text(".paper"), "Pick up spotted and fallen leaves")
 }
 

@@ -17,6 +17,7 @@ export function HandOver({ view }: { view: View }) {
     queryFn: () => take<S['Sheet']>(api.GET('/api/v1/cases/{id}/sheet', { params: { path: { id: view.id } } })),
     enabled: !!view.verdict,
     retry: false,
+    placeholderData: (old) => old,
   });
   const step = view.steps.find((s) => s.id === 'handover');
   const shut = step?.state === 'shut';

@@ -24,6 +24,7 @@ export function RemedyStep({ view }: { view: View }) {
     queryKey: ['advice', view.id, view.version],
     queryFn: () => take<S['CaseAdvice']>(api.GET('/api/v1/cases/{id}/advice', { params: { path: { id: view.id } } })),
     enabled: !!view.verdict?.cause,
+    placeholderData: (old) => old,
   });
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);

@@ -15,6 +15,7 @@ export function Story({ view }: { view: View }) {
   const { data } = useQuery({
     queryKey: ['story', view.id, view.version],
     queryFn: () => take(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
+    placeholderData: (old) => old,
   });
   return (
     <div className="two">
