@@ -1,0 +1,166 @@
+package desk_test
+
+import (
+	"context"
+	"testing"
+	"time"
+
+	"botanik/core/casework"
+	"botanik/core/differential"
+	"botanik/core/fault"
+	"botanik/herbarium"
+	"botanik/internal/desk"
+	"botanik/internal/store"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// bench is a desk with a clock one can turn.
+type bench struct {
+	*desk.Service
+	t   *testing.T
+	now time.Time
+	who desk.Person
+	v   desk.View
+}
+
+func open(t *testing.T) *bench {
+	st, err := store.Open(context.Background(), t.TempDir())
+	require.NoError(t, err)
+	t.Cleanup(func() { _ = st.Close() })
+	b := &bench{t: t, now: time.Date(2026, 7, 11, 10, 0, 0, 0, time.UTC)}
+	b.Service = desk.New(st, herbarium.Embedded(), func() time.Time { return b.now })
+	b.who = desk.Person{ID: "x", Name: "Ansel", Role: "advisor"}
+	return b
+}
+
+func (b *bench) keep(v desk.View, err error) {
+	b.t.Helper()
+	require.NoError(b.t, err)
+	b.v = v
+}
+
+func (b *bench) treated(in desk.Intake) {
+	ctx := context.Background()
+	b.keep(b.CheckIn(ctx, b.who, in, ""))
+	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "walker-spots", State: "yes"}))
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "working"}))
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixInput{Volume: "1 L", Spoons: "metric"}))
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+}
+
+var bean = desk.Intake{Grower: "Ilse", Plant: "french bean", Place: "garden", Story: "pale"}
+
+func TestAPlantIsFoundByAnyOfItsNames(t *testing.T) {
+	b := open(t)
+	for words, id := range map[string]string{"Bean": "bean", "ZUCCHINI": "courgette", "geranium": "pelargonium", "Rosa": "rose", "devil's ivy": "pothos", "triffid": "", "": ""} {
+		assert.Equal(t, id, b.FindHost(words), words)
+	}
+}
+
+func TestTwoSilentFollowUpsRaiseACall(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	ask := b.v.AskOn
+	require.NotEmpty(t, ask)
+	b.now, _ = time.Parse("2006-01-02", ask)
+	today, err := b.Today(ctx)
+	require.NoError(t, err)
+	require.Len(t, today.Ask, 1, "it appears on the counter when due")
+	assert.Equal(t, "today", today.Ask[0].When)
+	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Silent: true}))
+	assert.Greater(t, b.v.AskOn, ask)
+	b.now = b.now.AddDate(0, 0, 7)
+	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Silent: true}))
+	assert.Equal(t, "call", b.v.FollowUps[1].Next.Move)
+	today, err = b.Today(ctx)
+	require.NoError(t, err)
+	require.Len(t, today.Ask, 1, "nobody is forgotten")
+	assert.True(t, today.Ask[0].Call)
+}
+
+func TestARepeatKeepsTheRemedyAndCountsWhatWasUsed(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	b.now = b.now.AddDate(0, 0, 20)
+	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Count: &casework.Recount{Before: 40, After: 12, Units: 5}}))
+	assert.Equal(t, "repeat", b.v.FollowUps[0].Next.Move)
+	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "repeat"))
+	assert.NotNil(t, b.v.Treatment)
+	assert.Nil(t, b.v.Days)
+	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 6})
+	require.NoError(t, err)
+	assert.Len(t, d.On, 4, "two of the label's six are used")
+}
+
+func TestStepUpAsksForAnotherRemedyAndKeepsTheWaits(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Note: "no better"}))
+	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "step up"))
+	assert.Nil(t, b.v.Treatment)
+	a, err := b.Advice(ctx, b.v.ID)
+	require.NoError(t, err)
+	for _, o := range a.Offers {
+		if o.Remedy == "sulfur" {
+			assert.Equal(t, "not now", string(o.Status), "soap of this round still counts: %+v", o.Reasons)
+		}
+	}
+}
+
+func TestAChangeOfVerdictDropsWhatAnsweredTheOldOne(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.keep(b.CheckIn(ctx, b.who, bean, ""))
+	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "flecks", State: "many"}))
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "working"}))
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "rose-leafhopper", Degree: "working", Note: "they jump"}))
+	assert.Nil(t, b.v.Treatment)
+	b.keep(b.Undo(ctx, b.who, b.v.ID, b.v.Version))
+	assert.Equal(t, "two-spotted-mite", b.v.Verdict.Cause)
+	assert.NotNil(t, b.v.Treatment, "undo brings it back whole")
+}
+
+func TestWhatTheDeskConfirmedLeansTheOdds(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	p := func() float64 {
+		v, err := b.CheckIn(ctx, b.who, desk.Intake{Grower: "x", Plant: "rose", Place: "garden", Story: "x"}, "")
+		require.NoError(t, err)
+		for _, c := range v.Reading.Candidates {
+			if c.Cause == "rose-rust" {
+				return c.P
+			}
+		}
+		return 0
+	}
+	before := p()
+	for range 12 {
+		b.keep(b.CheckIn(ctx, b.who, desk.Intake{Grower: "x", Plant: "rose", Place: "garden", Story: "x"}, ""))
+		b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "pustules", State: "orange"}))
+		b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "rose-rust", Degree: "settled"}))
+	}
+	assert.Greater(t, p(), before, "twelve confirmed lean the odds")
+	b.now = b.now.AddDate(3, 0, 0)
+	assert.InDelta(t, before, p(), .02, "and fade over two years")
+}
+
+func TestBadIntakeNamesEachField(t *testing.T) {
+	b := open(t)
+	_, err := b.CheckIn(context.Background(), b.who, desk.Intake{Place: "moon", Host: "triffid", Treated: []desk.Treated{{On: "2031-01-01"}, {Remedy: "holy-water", On: "x"}}}, "")
+	fields := map[string]bool{}
+	for _, f := range fault.From(err) {
+		fields[f.Field] = true
+		assert.NotEmpty(t, f.Mend)
+	}
+	for _, f := range []string{"grower", "plant", "host", "place", "treated[0].on", "treated[0].what", "treated[1].on", "treated[1].remedy"} {
+		assert.True(t, fields[f], f)
+	}
+}
