@@ -189,13 +189,13 @@ func (p *page) read(words string) {
 	}
 }
 
-// focusIn waits until the focus is inside something.
+// focusIn waits until a field inside something has the focus.
 func (p *page) focusIn(css string) {
 	p.t.Helper()
 	p.see(css + " input")
 	for range 100 {
 		var in bool
-		p.eval(fmt.Sprintf(`!!document.activeElement.closest(%q)`, css), &in)
+		p.eval(fmt.Sprintf(`document.activeElement.matches(%q)`, css+" input"), &in)
 		if in {
 			return
 		}
