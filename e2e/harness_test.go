@@ -120,7 +120,7 @@ func browse(t *testing.T, base string, w, h int64) *page {
 		chromedp.WindowSize(int(w), int(h)))
 	actx, cancelA := chromedp.NewExecAllocator(context.Background(), opts...)
 	ctx, cancel := chromedp.NewContext(actx)
-	ctx, cancelT := context.WithTimeout(ctx, 3*time.Minute)
+	ctx, cancelT := context.WithTimeout(ctx, 6*time.Minute)
 	t.Cleanup(func() { cancelT(); cancel(); cancelA() })
 	p := &page{t, ctx, base}
 	chromedp.ListenTarget(ctx, func(ev any) {
@@ -167,7 +167,7 @@ func (p *page) signIn(login string) {
 // see waits until something is visible.
 func (p *page) see(css string) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, 15*time.Second)
+	ctx, cancel := context.WithTimeout(p.ctx, 40*time.Second)
 	defer cancel()
 	if err := chromedp.Run(ctx, chromedp.WaitVisible(css, chromedp.ByQuery)); err != nil {
 		p.fail(fmt.Errorf("not seen: %s: %w", css, err))
@@ -177,7 +177,7 @@ func (p *page) see(css string) {
 // read waits until the page holds some words.
 func (p *page) read(words string) {
 	p.t.Helper()
-	deadline := time.Now().Add(12 * time.Second)
+	deadline := time.Now().Add(40 * time.Second)
 	for {
 		if strings.Contains(p.text("body"), words) {
 			return
