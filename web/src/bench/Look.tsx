@@ -193,7 +193,7 @@ export function Look({ view }: { view: View }) {
       ? `Leaf, ${under ? 'underside' : 'upper side'}`
       : (parts.find((p) => p.id === part)?.name ?? '');
   const open = shown.filter((f) => !answers.has(f.id)).length;
-  const problem: Problem | null = change.error instanceof P && change.error.status !== 412 ? change.error : null;
+  const problem: Problem | null = change.error instanceof P ? change.error : null;
   return (
     <div className="look">
       <section className="sheet leafbox" aria-label="The sample">
