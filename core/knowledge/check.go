@@ -34,6 +34,8 @@ var (
 	Disposals  = []string{"none", "compost", "hot compost", "bag", "as local rules say"}
 	Worths     = []string{"good", "fair", "some"}
 	Serious    = []string{"none", "low", "moderate", "high"}
+	DosePer    = []string{"m2", "pot L", "plant"}
+	DoseUnits  = []string{"g", "mL of mix", "animals", "plants"}
 	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
 )
 
@@ -200,6 +202,13 @@ func (k *checker) remedy(r *Remedy) {
 		hi := k.rate(rt.ID+".high", rt.High)
 		if lo != nil && hi != nil && lo.Fraction.Cmp(hi.Fraction) > 0 {
 			k.say("rate "+rt.ID+" has its low above its high", "swap them")
+		}
+	}
+	for _, d := range r.Doses {
+		k.word("doses."+d.ID+".per", d.Per, DosePer)
+		k.word("doses."+d.ID+".unit", d.Unit, DoseUnits)
+		if d.Low <= 0 || d.High < d.Low {
+			k.say("dose "+d.ID+" is not a range", "give a low above zero and a high not below it")
 		}
 	}
 }

@@ -147,6 +147,17 @@ type Rate struct {
 	With string `json:"with,omitempty" yaml:"with" doc:"another part that has to be in the tank"`
 }
 
+// PlaceRate is an amount over a place rather than in water: dust or gypsum on a bed,
+// a drench in a pot, helpers let loose on leaves.
+type PlaceRate struct {
+	ID   string  `json:"id" yaml:"id"`
+	Name string  `json:"name" yaml:"name"`
+	Per  string  `json:"per" yaml:"per" doc:"m2 (of bed or leafy ground), pot L (litre of pot) or plant"`
+	Low  float64 `json:"low" yaml:"low"`
+	High float64 `json:"high" yaml:"high"`
+	Unit string  `json:"unit" yaml:"unit" doc:"g, mL of mix, animals or plants"`
+}
+
 // Hazards are judged 0 (none) to 3 (serious).
 type Hazards struct {
 	Bees    int `json:"bees" yaml:"bees"`
@@ -193,6 +204,7 @@ type Remedy struct {
 	Wear       []string           `json:"wear,omitempty" yaml:"wear"`
 	Storage    string             `json:"storage,omitempty" yaml:"storage"`
 	Rates      []Rate             `json:"rates,omitempty" yaml:"rates"`
+	Doses      []PlaceRate        `json:"doses,omitempty" yaml:"doses" doc:"amounts per bed, pot or plant"`
 	How        []string           `json:"how" yaml:"how"`
 	Cautions   []string           `json:"cautions" yaml:"cautions"`
 	Reach      string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
