@@ -1,17 +1,7 @@
-import { useId } from 'react';
 import { Body, type Drawing, hasBody } from './bodies';
-import { Layers } from './layers';
-import { Leaf, shapeOf } from './leaves';
 import { hash } from './random';
-import { Flower, Fruit, Plant, Pot, Root, Stem } from './things';
-
-const damage = (d: Drawing) => (Array.isArray(d.damage) ? d.damage.map(String) : []);
-export const partOf = (d: Drawing): string => {
-  const s = String(d.subject ?? 'leaf');
-  if (s.startsWith('root')) return 'root';
-  if (s.startsWith('stem')) return 'stem';
-  return ['fruit', 'flower', 'pot', 'plant', 'pest'].includes(s) ? s : 'leaf';
-};
+import { Part, partOf } from './things';
+import { Slide, slideForm } from './things/slide';
 
 /** A cause's drawing from its own characters: the part with its damage, and whoever did it, enlarged beside a size bar. */
 export function Plate({
@@ -29,7 +19,6 @@ export function Plate({
   seed?: number;
   width?: number;
 }) {
-  const clip = useId();
   const part = partOf(d);
   const who = hasBody(d);
   const alone = part === 'pest';
@@ -46,21 +35,9 @@ export function Plate({
     >
       {!alone && (
         <g transform="translate(8 4)">
-          {part === 'leaf' && (
-            <Leaf id={clip} shape={shapeOf(d.leaf)}>
-              <Layers names={damage(d)} seed={seed} />
-            </Leaf>
-          )}
-          {part === 'root' && <Root d={d} seed={seed} />}
-          {part === 'stem' && (
-            <Stem d={d} seed={seed}>
-              <Small d={d} />
-            </Stem>
-          )}
-          {part === 'fruit' && <Fruit d={d} seed={seed} />}
-          {part === 'flower' && <Flower d={d} seed={seed} />}
-          {part === 'pot' && <Pot d={d} seed={seed} />}
-          {part === 'plant' && <Plant d={d} seed={seed} />}
+          <Part part={part} d={d} seed={seed}>
+            {part === 'stem' && <Small d={d} />}
+          </Part>
         </g>
       )}
       {who && (
@@ -81,6 +58,12 @@ export function Plate({
       )}
     </svg>
   );
+}
+
+/** The plate of a scale that is settled on a slide: the hind end at stated lengths, below the drawing. */
+export function SlidePlate({ d, width }: { d: Drawing; width?: number }) {
+  const f = slideForm(d.slide);
+  return f ? <Slide form={f} width={width} /> : null;
 }
 
 /** The culprits at their own small size, on the stem. */

@@ -1,12 +1,12 @@
-import { useId, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Body, type Drawing } from './bodies';
-import { Layers } from './layers';
-import { Leaf, shapeOf } from './leaves';
+import { SignedLeaf } from './layers';
+import { shapeOf } from './leaves';
 import { hash, scatter } from './random';
 import { refine, signs } from './signs';
-import { Flower, Fruit, Plant, Pot, Root, Stem } from './things';
+import { Part } from './things';
 
 type Props = {
   view: View;
@@ -31,7 +31,6 @@ const rings: Record<string, [number, number]> = {
 /** The picture becomes the sample: what was recorded is drawn where it was seen; what was looked at and absent is said below. */
 export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
   const { data: kb } = useVocabulary();
-  const clip = useId();
   const seed = hash(view.id);
   const finds = useMemo(() => new Map((kb?.findings ?? []).map((f) => [f.id, f])), [kb]);
   const host = kb?.hosts.find((h) => h.id === view.intake.host);
@@ -166,20 +165,18 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
           role="img"
           aria-label={`${title}: ${said}`}
         >
-          {(part === 'leaf' || part === 'shoot') && (
-            <Leaf id={clip} shape={shapeOf(host?.leaf)} under={under && part === 'leaf'}>
-              {found.map((s, i) => (
-                <Layers key={keys[i]} names={s.layers ?? []} seed={seed} amount={s.amount ?? 1} />
-              ))}
+          {part === 'leaf' || part === 'shoot' ? (
+            <SignedLeaf
+              shape={shapeOf(host?.leaf)}
+              under={under && part === 'leaf'}
+              signs={found.flatMap((s) => (s.layers ?? []).map((name) => ({ name, amount: s.amount ?? 1 })))}
+              seed={seed}
+            >
               {crowd}
-            </Leaf>
+            </SignedLeaf>
+          ) : (
+            <Part part={part} d={add} seed={seed} />
           )}
-          {part === 'stem' && <Stem d={add} seed={seed} />}
-          {part === 'root' && <Root d={add} seed={seed} />}
-          {part === 'fruit' && <Fruit d={add} seed={seed} />}
-          {part === 'flower' && <Flower d={add} seed={seed} />}
-          {part === 'pot' && <Pot d={add} seed={seed} />}
-          {part === 'plant' && <Plant d={add} seed={seed} />}
           {['stem', 'root'].includes(part) && crowd}
           {labels.map((lab) => (
             <g key={lab.id}>

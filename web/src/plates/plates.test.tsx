@@ -1,14 +1,37 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { resolve } from 'node:path';
 import { render } from '@testing-library/react';
+import { load } from 'js-yaml';
 import { describe, expect, it } from 'vitest';
-import { bodies } from './bodies';
-import { layers } from './layers';
+import { bodies, type Drawing, hasBody } from './bodies';
+import { cuts, layers } from './layers';
 import { leafShapes } from './leaves';
-import { Plate } from './Plate';
+import { Plate, SlidePlate } from './Plate';
 import { scatter } from './random';
 import { signs } from './signs';
+import { knows, partOf } from './things';
 
-const draw = (d: Record<string, unknown>, seed = 7) =>
-  render(<Plate id="x" d={d} name="x" seed={seed} />).container.innerHTML.replace(/:r\w+:|_r_\w+_/g, 'id');
+type Cause = { id: string; name: string; drawing: Drawing; sizeMm?: number[]; look_alikes?: { cause: string }[] };
+
+// The herbarium itself: what it asks for has to be drawn.
+const dir = resolve(import.meta.dirname, '../../../herbarium/causes');
+const causes = readdirSync(dir).flatMap((f) => load(readFileSync(resolve(dir, f), 'utf8')) as Cause[]);
+const plain = (html: string) =>
+  html
+    .replace(/_r_\w+_m?/g, 'id')
+    .replace(/:r\w+:m?/g, 'id')
+    .replace(/data-layer="[^"]*"/g, '');
+const draw = (d: Record<string, unknown>, seed = 7) => {
+  const r = render(
+    <>
+      <Plate id="x" d={d} name="x" seed={seed} />
+      <SlidePlate d={d} />
+    </>,
+  );
+  const html = plain(r.container.innerHTML);
+  r.unmount();
+  return html;
+};
 
 describe('drawings', () => {
   it('are the same for the same seed and vary with another', () => {
@@ -17,15 +40,20 @@ describe('drawings', () => {
     expect(draw(d, 3)).not.toBe(draw(d, 4));
     expect(scatter(5, 40)).toEqual(scatter(5, 40));
   });
-  it('change with every layer of damage', () => {
+  it('change with every layer of damage, each in its own way', () => {
     const bare = draw({ subject: 'leaf', damage: [] });
     const seen = new Map<string, string>();
-    for (const name of Object.keys(layers)) {
-      const html = draw({ subject: 'leaf', damage: [name] }).replace(/data-layer="[^"]*"/, '');
+    for (const name of new Set([...Object.keys(layers), ...Object.keys(cuts)])) {
+      const html = draw({ subject: 'leaf', damage: [name] });
       expect(html, name).not.toBe(bare);
       expect(seen.get(html), `${name} looks like another`).toBeUndefined();
       seen.set(html, name);
     }
+  });
+  it('cut bites at the margin of whatever leaf it is', () => {
+    const shapes = Object.keys(leafShapes).map((leaf) => draw({ subject: 'leaf', leaf, damage: ['notches'] }));
+    expect(new Set(shapes).size).toBe(shapes.length);
+    for (const html of shapes) expect(html.match(/<mask[\s\S]*?<\/mask>/)?.[0]).toContain('<circle');
   });
   it('differ for every leaf and every body plan', () => {
     const leaves = Object.keys(leafShapes).map((leaf) => draw({ subject: 'leaf', leaf, damage: [] }));
@@ -41,14 +69,70 @@ describe('drawings', () => {
     ['prolegs', { body: 'caterpillar', colour: 'green', prolegs: 5 }, { prolegs: 2 }],
     ['cocoons', { body: 'caterpillar', colour: 'green', prolegs: 5 }, { marks: 'cocoons' }],
     ['long tails', { body: 'mealybug', colour: 'white', wax: 'short' }, { tails: 'long' }],
-    ['the cover', { body: 'armored-scale', colour: 'tan' }, { cover: 'long' }],
+    ['a long cover', { body: 'armored-scale', colour: 'tan' }, { cover: 'boat' }],
+    ['a nipple', { body: 'armored-scale', colour: 'tan' }, { cover: 'nipple' }],
+    ['a half-ball', { body: 'soft-scale', colour: 'brown' }, { cover: 'half-ball' }],
+    ['a shield', { body: 'bug', colour: 'brown' }, { shape: 'shield' }],
+    ['banded wings', { body: 'thrips', colour: 'dark' }, { wings: 'banded' }],
   ])('change with %s', (_, base, more) => {
     expect(draw({ subject: 'pest', ...base, ...more })).not.toBe(draw({ subject: 'pest', ...base }));
   });
+  const slide = { lobes: 3, pores: true, plates: 'long', opening_um: 9, lobe_um: 13, gap_um: 42 };
+  it.each([
+    ['lobes', { lobes: 1 }],
+    ['pore clusters', { pores: false }],
+    ['plates', { plates: 'clubbed' }],
+    ['the opening', { opening_um: 14 }],
+    ['the lobe', { lobe_um: 9 }],
+    ['the gap', { gap_um: 18 }],
+  ])('of a slide change with %s', (_, more) => {
+    const d = (s: object) => draw({ subject: 'pest', body: 'armored-scale', colour: 'tan', slide: s });
+    expect(d({ ...slide, ...more })).not.toBe(d(slide));
+  });
   it('know every layer and animal a recorded sign asks for', () => {
     for (const [key, s] of Object.entries(signs)) {
-      for (const l of s.layers ?? []) expect(layers[l], `${key}: ${l}`).toBeDefined();
+      for (const l of s.layers ?? []) expect(knows('leaf', l), `${key}: ${l}`).toBe(true);
       if (s.animals) expect(bodies[String(s.animals.body)], key).toBeDefined();
     }
+  });
+});
+
+describe('the plates of the herbarium', () => {
+  it('ask only for what the kit can draw', () => {
+    const missing: string[] = [];
+    for (const c of causes) {
+      const part = partOf(c.drawing);
+      for (const w of (c.drawing.damage as string[] | undefined) ?? [])
+        if (part !== 'pest' && !knows(part, w)) missing.push(`${c.id}: ${w} on ${part}`);
+      if (typeof c.drawing.body === 'string' && c.drawing.body !== 'none' && !hasBody(c.drawing))
+        missing.push(`${c.id}: body ${c.drawing.body}`);
+    }
+    expect(missing).toEqual([]);
+  });
+  it('show something of every cause', () => {
+    for (const c of causes)
+      expect(
+        hasBody(c.drawing) || ((c.drawing.damage as string[]) ?? []).length > 0 || Object.keys(c.drawing).length > 2,
+        c.id,
+      ).toBe(true);
+  });
+  it('are never the same as a look-alike, from one seed', () => {
+    const plates = new Map(causes.map((c) => [c.id, draw(c.drawing)]));
+    const same: string[] = [];
+    for (const c of causes)
+      for (const l of c.look_alikes ?? [])
+        if (c.id < l.cause && plates.get(c.id) === plates.get(l.cause)) same.push(`${c.id} = ${l.cause}`);
+    expect(same).toEqual([]);
+  });
+  it('differ from one another altogether', () => {
+    const seen = new Map<string, string>();
+    const same: string[] = [];
+    for (const c of causes) {
+      const html = draw(c.drawing);
+      const was = seen.get(html);
+      if (was) same.push(`${c.id} = ${was}`);
+      seen.set(html, c.id);
+    }
+    expect(same).toEqual([]);
   });
 });
