@@ -36,7 +36,7 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in Intake, key string
 	sum := sha256.Sum256(raw)
 	now := s.Now()
 	row, _, err := s.Store.AddCase(ctx, s.today(id).Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
-		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
+		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, Photos: []Photo{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
 		row, err := s.row(&c)
 		return row, store.Event{At: store.Stamp(now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, Before: "", After: row.Doc}, err
 	})
@@ -105,6 +105,11 @@ func (s *Service) FindHost(words string) string {
 // change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
 func (s *Service) change(ctx context.Context, who Person, id string, from int, kind string, f func(*Case) (string, error)) (View, error) {
+	return s.changeWith(ctx, who, id, from, kind, nil, f)
+}
+
+// changeWith is change with pictures to be kept in the same stroke.
+func (s *Service) changeWith(ctx context.Context, who Person, id string, from int, kind string, photos []store.Photo, f func(*Case) (string, error)) (View, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
 		return View{}, err
@@ -129,7 +134,7 @@ func (s *Service) change(ctx context.Context, who Person, id string, from int, k
 	if next.Doc == row.Doc { // nothing changed: no empty line in the story
 		return s.View(ctx, id)
 	}
-	err = s.Store.SetCase(ctx, next, from, store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Kind: kind, Text: text, Before: row.Doc, After: next.Doc})
+	err = s.Store.SetCase(ctx, next, from, store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Kind: kind, Text: text, Before: row.Doc, After: next.Doc}, photos...)
 	if err != nil {
 		return View{}, err
 	}
@@ -169,6 +174,9 @@ func unrow(r store.Case) (Case, error) {
 	}
 	if c.Looks == nil {
 		c.Looks = []LookRecord{}
+	}
+	if c.Photos == nil {
+		c.Photos = []Photo{}
 	}
 	if c.FollowUps == nil {
 		c.FollowUps = []FollowUp{}

@@ -128,6 +128,7 @@ type Closing struct {
 type Doc struct {
 	Intake    Intake       `json:"intake"`
 	Looks     []LookRecord `json:"looks"`
+	Photos    []Photo      `json:"photos"`
 	Verdict   *Verdict     `json:"verdict,omitempty"`
 	Act       *Act         `json:"act,omitempty"`
 	Treatment *Treatment   `json:"treatment,omitempty"`

@@ -78,6 +78,7 @@ func (s *Server) caseRoutes() {
 	})
 	change(s, "set-intake", http.MethodPut, "/intake", "Correct what was brought in", s.desk.SetIntake)
 	s.lookRoute()
+	s.photoRoutes()
 	change(s, "set-verdict", http.MethodPut, "/verdict", "Settle the verdict or leave it open", s.desk.SetVerdict)
 	change(s, "review", http.MethodPost, "/review", "Agree with a trainee's verdict, or send it back", func(ctx context.Context, p desk.Person, id string, from int, b reviewBody) (desk.View, error) {
 		return s.desk.Review(ctx, p, id, from, b.Agree, b.Note)

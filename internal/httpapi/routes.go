@@ -165,6 +165,12 @@ func (s *Server) readRoutes() {
 	}) ([]differential.SplitLook, error) {
 		return s.desk.Engine.Split(in.Causes)
 	})
+	get(s, "browse", "/api/v1/browse", "Causes of a plant, and causes that show what is seen", func(_ context.Context, in *struct {
+		Host string   `query:"host" doc:"host id"`
+		Seen []string `query:"seen,explode" maxItems:"8" doc:"finding=state, as often as need be"`
+	}) ([]knowledge.Match, error) {
+		return s.desk.Base.Browse(in.Host, in.Seen)
+	})
 	get(s, "page", "/api/v1/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
 		Token string `path:"token"`
 	}) (desk.Sheet, error) {

@@ -14,13 +14,14 @@ import (
 
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
+	"botanik/internal/photo"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
 )
 
-// bodyLimit is far above any case and far below trouble.
-const bodyLimit = 1 << 20
+// bodyLimit lets a photo through; huma holds every other operation to 1 MB.
+const bodyLimit = photo.MaxBytes + 1<<20
 
 const (
 	cookieName = "botanik_session"
@@ -95,7 +96,7 @@ func (s *Server) fail(c fiber.Ctx, err error) error {
 	p := problem(status, http.StatusText(status), "That request cannot be answered.")
 	switch status {
 	case http.StatusRequestEntityTooLarge:
-		p.Detail = "The body is larger than 1 MB; send less."
+		p.Detail = "That is larger than is taken here: pictures up to 10 MB, anything else up to 1 MB."
 	case http.StatusNotFound, http.StatusMethodNotAllowed:
 		p.Detail = "There is nothing at this address."
 	case http.StatusInternalServerError:

@@ -113,8 +113,9 @@ func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
 }
 
 // SetCase writes a new version with its event; ErrStale when the stored
-// version is not the one the change started from.
-func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event) error {
+// version is not the one the change started from. Photos are written with it,
+// or not at all.
+func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event, photos ...Photo) error {
 	return s.tx(ctx, func(tx *sqlx.Tx) error {
 		c.Version = from + 1
 		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, host = ?, grower = ?, line = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, ask_on = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
@@ -125,12 +126,17 @@ func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event) error {
 		if n, _ := res.RowsAffected(); n == 0 {
 			return ErrStale
 		}
+		for _, p := range photos {
+			if _, err := tx.NamedExecContext(ctx, `INSERT INTO photo (id, case_id, at, jpeg) VALUES (:id, :case_id, :at, :jpeg)`, p); err != nil {
+				return err
+			}
+		}
 		e.CaseID, e.Seq = c.ID, c.Version
 		if err := addEvent(ctx, tx, e); err != nil {
 			return err
 		}
-		if e.Kind == "look" {
-			return nil // looks change no searchable word
+		if e.Kind == "look" || e.Kind == "photo" {
+			return nil // these change no searchable word
 		}
 		if _, err := tx.ExecContext(ctx, `DELETE FROM case_search WHERE rowid IN (SELECT rowid FROM case_search WHERE case_search MATCH ?)`, `number:"`+c.Number+`"`); err != nil {
 			return err

@@ -21,6 +21,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/browse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Causes of a plant, and causes that show what is seen */
+        get: operations["browse"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases": {
         parameters: {
             query?: never;
@@ -204,6 +221,41 @@ export interface paths {
         put: operations["set-mix"];
         post?: never;
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cases/{id}/photos": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Attach a picture the grower brought */
+        post: operations["add-photo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cases/{id}/photos/{photo}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** One picture, as JPEG */
+        get: operations["photo"];
+        put?: never;
+        post?: never;
+        /** Take a picture off the case */
+        delete: operations["drop-photo"];
         options?: never;
         head?: never;
         patch?: never;
@@ -968,6 +1020,16 @@ export interface components {
             /** Format: double */
             share: number;
         };
+        Match: {
+            /** @description strong, usual or weak on the plant asked about */
+            affinity?: string;
+            cause: string;
+            /**
+             * Format: double
+             * @description how well it answers: the product of its own frequencies, 0 to 1
+             */
+            weight: number;
+        };
         MixInput: {
             /** @description id of the label range; left out for the first */
             rate?: string;
@@ -1068,6 +1130,29 @@ export interface components {
             name: string;
             /** @enum {string} */
             role: "coordinator" | "advisor" | "trainee";
+        };
+        Photo: {
+            /** Format: date-time */
+            at: string;
+            by: string;
+            /** Format: int64 */
+            height: number;
+            id: string;
+            name: string;
+            /** Format: int64 */
+            width: number;
+        };
+        PlaceRate: {
+            /** Format: double */
+            high: number;
+            id: string;
+            /** Format: double */
+            low: number;
+            name: string;
+            /** @description m2 (of bed or leafy ground), pot L (litre of pot) or plant */
+            per: string;
+            /** @description g, mL of mix, animals or plants */
+            unit: string;
         };
         Plan: {
             buy: components["schemas"]["Dose"][];
@@ -1178,6 +1263,8 @@ export interface components {
             cautions: string[];
             /** @description where a released helper can live */
             climate?: string;
+            /** @description amounts per bed, pot or plant */
+            doses?: components["schemas"]["PlaceRate"][];
             flammable?: boolean;
             /** @description fine, label or never */
             food: string;
@@ -1520,6 +1607,7 @@ export interface components {
             mayUndo?: string;
             mix?: components["schemas"]["Mixed"];
             number: string;
+            photos: components["schemas"]["Photo"][];
             reading: components["schemas"]["Ranking"];
             /** Format: int64 */
             round: number;
@@ -1587,6 +1675,40 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Mixed"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    browse: {
+        parameters: {
+            query?: {
+                /** @description host id */
+                host?: string;
+                /** @description finding=state, as often as need be */
+                seen?: string[];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Match"][];
                 };
             };
             /** @description Error */
@@ -2023,6 +2145,116 @@ export interface operations {
                 "application/json": components["schemas"]["MixInput"];
             };
         };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "add-photo": {
+        parameters: {
+            query?: {
+                /** @description the file's own name, as a label */
+                name?: string;
+            };
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "drop-photo": {
+        parameters: {
+            query?: never;
+            header?: {
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {

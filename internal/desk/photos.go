@@ -1,0 +1,83 @@
+package desk
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+	"unicode"
+
+	"botanik/core/fault"
+	"botanik/internal/photo"
+	"botanik/internal/store"
+)
+
+// MaxPhotos a case may show.
+const MaxPhotos = 8
+
+// Photo is a picture the grower brought, as the case lists it.
+type Photo struct {
+	ID     string    `json:"id"`
+	Name   string    `json:"name"`
+	Width  int       `json:"width"`
+	Height int       `json:"height"`
+	By     string    `json:"by"`
+	At     time.Time `json:"at"`
+}
+
+// AddPhoto keeps a picture with the case. It is drawn anew, so that nothing
+// the camera wrote beside it (place, time, owner) is kept.
+func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int, name string, data []byte) (View, error) {
+	pic, err := photo.Clean(data)
+	if err != nil {
+		return View{}, err
+	}
+	p := Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
+	keep := store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}
+	return s.changeWith(ctx, who, id, from, "photo", []store.Photo{keep}, func(c *Case) (string, error) {
+		if len(c.Photos) >= MaxPhotos {
+			return "", fault.New("photo", fmt.Sprintf("the case has %d pictures already", MaxPhotos), "take one away first")
+		}
+		c.Photos = append(slices.Clone(c.Photos), p)
+		return "picture added: " + p.Name, nil
+	})
+}
+
+// photoName keeps the file's name as a label: no path, no odd signs.
+func photoName(s string) string {
+	if i := strings.LastIndexAny(s, `/\`); i >= 0 {
+		s = s[i+1:]
+	}
+	s = strings.Map(func(r rune) rune {
+		if unicode.IsLetter(r) || unicode.IsDigit(r) || strings.ContainsRune(" .-_()", r) {
+			return r
+		}
+		return -1
+	}, s)
+	if r := []rune(strings.TrimSpace(s)); len(r) > 60 {
+		return string(r[:60])
+	} else if len(r) > 0 {
+		return string(r)
+	}
+	return "picture"
+}
+
+// DropPhoto takes a picture off the case; undo brings it back.
+func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int, photoID string) (View, error) {
+	return s.change(ctx, who, id, from, "photo", func(c *Case) (string, error) {
+		at := slices.IndexFunc(c.Photos, func(p Photo) bool { return p.ID == photoID })
+		if at < 0 {
+			return "", ErrNotFound
+		}
+		name := c.Photos[at].Name
+		c.Photos = slices.Delete(slices.Clone(c.Photos), at, at+1)
+		return "picture taken away: " + name, nil
+	})
+}
+
+// Photo reads a picture a case shows, as JPEG.
+func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error) {
+	p, err := s.Store.Photo(ctx, id, photoID)
+	return p.JPEG, err
+}

@@ -1,0 +1,71 @@
+// Package photo makes a grower's picture safe to keep: it believes the bytes
+// and not the name, draws the picture anew, and so drops everything a camera
+// writes beside it (place, time, owner). It must know no case and no store.
+package photo
+
+import (
+	"bytes"
+	"fmt"
+	"image"
+	_ "image/jpeg" // read
+	_ "image/png"  // read
+	"net/http"
+
+	"botanik/core/fault"
+
+	"github.com/disintegration/imaging"
+	_ "golang.org/x/image/webp" // read
+)
+
+// Limits of what is taken and what is kept.
+const (
+	MaxBytes  = 10 << 20   // of the file sent
+	maxPixels = 60_000_000 // a small file can unfold into a very large picture
+	longSide  = 2000       // pixels kept: enough to see a mite's flecks
+	quality   = 85
+)
+
+// Picture is a JPEG drawn anew, upright, with no data beside it.
+type Picture struct {
+	JPEG          []byte
+	Width, Height int
+}
+
+// Clean reads a JPEG, PNG or WebP. Errors name the field "photo": too large,
+// another kind of file, too many pixels, or damaged.
+func Clean(data []byte) (Picture, error) {
+	if len(data) == 0 {
+		return Picture{}, fault.New("photo", "is empty", "choose a JPEG, PNG or WebP picture")
+	}
+	if len(data) > MaxBytes {
+		return Picture{}, fault.New("photo", fmt.Sprintf("is %.1f MB large", float64(len(data))/(1<<20)), "send a picture of at most 10 MB")
+	}
+	kind := http.DetectContentType(data)
+	switch kind {
+	case "image/jpeg", "image/png", "image/webp":
+	default:
+		return Picture{}, fault.New("photo", "is no JPEG, PNG or WebP picture (it looks like "+kind+")", "save it as one of these and send it again")
+	}
+	cfg, _, err := image.DecodeConfig(bytes.NewReader(data))
+	if err != nil || cfg.Width < 1 || cfg.Height < 1 {
+		return Picture{}, damaged
+	}
+	if cfg.Width*cfg.Height > maxPixels {
+		return Picture{}, fault.New("photo", fmt.Sprintf("is %d by %d pixels", cfg.Width, cfg.Height), "send a smaller picture, up to 60 megapixels")
+	}
+	img, err := imaging.Decode(bytes.NewReader(data), imaging.AutoOrientation(true))
+	if err != nil {
+		return Picture{}, damaged
+	}
+	img = imaging.Fit(img, longSide, longSide, imaging.Lanczos)
+	// Whatever was see-through becomes white paper, as JPEG has no holes.
+	paper := imaging.New(img.Bounds().Dx(), img.Bounds().Dy(), image.White.C)
+	flat := imaging.Overlay(paper, img, image.Point{}, 1)
+	var out bytes.Buffer
+	if err := imaging.Encode(&out, flat, imaging.JPEG, imaging.JPEGQuality(quality)); err != nil {
+		return Picture{}, err
+	}
+	return Picture{out.Bytes(), flat.Bounds().Dx(), flat.Bounds().Dy()}, nil
+}
+
+var damaged = fault.New("photo", "cannot be read; it is damaged or cut short", "take or send the picture again")
