@@ -268,7 +268,7 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 }
 
 // undoKinds are the changes u may take back; what left the desk may not.
-var undoKinds = []string{"intake", "look", "verdict", "act", "remedy", "mix", "days"}
+var undoKinds = []string{"photo", "intake", "look", "verdict", "act", "remedy", "mix", "days"}
 
 // undoable finds the newest change that was not taken back yet, when nothing
 // that cannot be undone came after it.
