@@ -44,17 +44,22 @@ func TestAxeFindsNothingSerious(t *testing.T) {
 		p.see("main")
 		check(s)
 	}
-	for _, path := range []string{"/mixing", "/plates", "/plates/two-spotted-mite", "/house", "/bench"} {
+	for _, path := range []string{"/mixing", "/plates", "/plates/latania-scale", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet", "/house", "/bench"} {
 		p.open(path)
 		p.see("main")
 		check(path)
 	}
-	p.do(chromedp.Evaluate(`document.documentElement.dataset.theme = 'dark'`, nil))
-	check("dark bench")
 	p.open("/")
 	p.read("Ask how it went")
 	p.do(chromedp.Evaluate(`localStorage.setItem('botanik.shade', 'dark')`, nil))
 	p.open("/")
 	p.read("Ask how it went")
 	check("dark counter")
+	p.openCase("Ilse Marrow")
+	p.step("look")
+	p.see(`[data-sample]`)
+	check("dark look")
+	p.open("/plates/two-spotted-mite")
+	p.see(`[data-plate]`)
+	check("dark plate")
 }

@@ -24,7 +24,6 @@ func TestShots(t *testing.T) {
 		prepare()
 		p.shot(filepath.Join(dir, name+".png"))
 	}
-	take("sign-in", func() { p.open("/"); p.see("input[name=login]") })
 	p.signIn("ansel")
 	p.read("Ask how it went")
 	take("counter", func() {})
@@ -80,6 +79,13 @@ func TestShots(t *testing.T) {
 	})
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	take("plate", func() { p.open("/plates/two-spotted-mite"); p.see(`[data-plate]`) })
+	take("side-by-side", func() {
+		p.open("/plates/compare?cause=two-spotted-mite&cause=rose-leafhopper&cause=lace-bug")
+		p.see(`[data-differs]`)
+	})
+	p.do(chromedp.EmulateViewport(1700, 2340))
+	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })
+	p.do(chromedp.EmulateViewport(1280, 800))
 	take("counter-dark", func() {
 		var ok bool
 		p.eval(`(localStorage.setItem('botanik.shade', 'dark'), true)`, &ok)

@@ -25,6 +25,7 @@ type Finding struct {
 	Name        string  `json:"name" yaml:"name"`
 	Short       string  `json:"short" yaml:"short"`
 	Hint        string  `json:"hint,omitempty" yaml:"hint"`
+	Topic       string  `json:"topic" yaml:"topic" doc:"the group of lines it stands in on the Look step"`
 	Part        string  `json:"part" yaml:"part" doc:"plant, shoot, leaf, flower, fruit, stem, root, pot or asked"`
 	Where       string  `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
 	How         string  `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`

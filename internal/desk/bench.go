@@ -31,6 +31,11 @@ func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int
 
 // Look records one finding; an empty state takes it back to "not looked".
 func (s *Service) Look(ctx context.Context, who Person, id string, from int, l differential.Look) (View, error) {
+	return s.LookAt(ctx, who, id, from, l, nil)
+}
+
+// LookAt is Look with the place on the drawing it was seen at.
+func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l differential.Look, at *Spot) (View, error) {
 	f := s.Base.Finding(l.Finding)
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
@@ -44,16 +49,19 @@ func (s *Service) Look(ctx context.Context, who Person, id string, from int, l d
 		if c.Closing != nil {
 			return "", fault.New("", "the case is closed", "open it again first")
 		}
-		at := slices.IndexFunc(c.Looks, func(x LookRecord) bool { return x.Finding == l.Finding })
+		i := slices.IndexFunc(c.Looks, func(x LookRecord) bool { return x.Finding == l.Finding })
 		if l.State == "" {
-			if at >= 0 {
-				c.Looks = slices.Delete(slices.Clone(c.Looks), at, at+1)
+			if i >= 0 {
+				c.Looks = slices.Delete(slices.Clone(c.Looks), i, i+1)
 			}
 			return f.Name + ": not looked", nil
 		}
-		rec := LookRecord{l, who.Name, s.Now()}
-		if at >= 0 {
-			c.Looks[at] = rec
+		rec := LookRecord{l, at, who.Name, s.Now()}
+		if i >= 0 {
+			if at == nil {
+				rec.Spot = c.Looks[i].Spot
+			}
+			c.Looks[i] = rec
 		} else {
 			c.Looks = append(c.Looks, rec)
 		}

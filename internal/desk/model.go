@@ -37,11 +37,18 @@ type Intake struct {
 	Urgency       int       `json:"urgency,omitempty" minimum:"0" maximum:"3" doc:"0 can wait … 3 now"`
 }
 
+// Spot is the place on the drawing a sign was seen at, in its box of 200 by 280.
+type Spot struct {
+	X float64 `json:"x" minimum:"-40" maximum:"240"`
+	Y float64 `json:"y" minimum:"-60" maximum:"340"`
+}
+
 // LookRecord is one finding answered, with who and when.
 type LookRecord struct {
 	differential.Look
-	By string    `json:"by"`
-	At time.Time `json:"at"`
+	Spot *Spot     `json:"spot,omitempty"`
+	By   string    `json:"by"`
+	At   time.Time `json:"at"`
 }
 
 // Verdict is what the advisor says it is.

@@ -33,6 +33,8 @@ type lookBody struct {
 	State      string `json:"state" doc:"state id; empty takes the look back"`
 	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
 	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
+
+	Spot *desk.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
 }
 
 type weighBody struct {
@@ -119,7 +121,7 @@ func (s *Server) lookRoute() {
 			if err != nil {
 				return nil, err
 			}
-			v, err := s.desk.Look(ctx, who(ctx), in.ID, from, differential.Look{Finding: in.Finding, State: in.Body.State, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument})
+			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, differential.Look{Finding: in.Finding, State: in.Body.State, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, in.Body.Spot)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

@@ -50,9 +50,9 @@ func TestAPictureIsKeptShownUndoneAndRefused(t *testing.T) {
 		status int
 		word   string
 	}{
-		"no picture":   {"<html>", 422, "JPEG, PNG or WebP"},
-		"nothing":      {"", 422, ""},
-		"too large":    {strings.Repeat("x", 10<<20+1), 422, "10 MB"},
+		"no picture": {"<html>", 422, "JPEG, PNG or WebP"},
+		"nothing":    {"", 422, ""},
+		"too large":  {strings.Repeat("x", 10<<20+1), 422, "10 MB"},
 	} {
 		bad := send(x.body, "x.jpg", "2")
 		assert.Contains(t, []int{x.status, 400, 413}, bad.Status, "%s: %s", name, bad.Raw)

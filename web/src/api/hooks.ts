@@ -89,5 +89,22 @@ export function useCaseCalls(id: string) {
         }),
     [id],
   );
-  return { put, post, look };
+  const photo = useCallback(
+    (file: File): Call =>
+      (v) =>
+        api.POST('/api/v1/cases/{id}/photos', {
+          params: { path: { id }, query: { name: file.name }, header: { 'If-Match': v } },
+          body: file as unknown as string,
+          bodySerializer: (b) => b as unknown as Blob,
+          headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+    [id],
+  );
+  const dropPhoto = useCallback(
+    (photo: string): Call =>
+      (v) =>
+        api.DELETE('/api/v1/cases/{id}/photos/{photo}', { params: { path: { id, photo }, header: { 'If-Match': v } } }),
+    [id],
+  );
+  return { put, post, look, photo, dropPhoto };
 }

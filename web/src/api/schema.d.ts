@@ -848,6 +848,8 @@ export interface components {
             part: string;
             short: string;
             states: components["schemas"]["State"][];
+            /** @description the group of lines it stands in on the Look step */
+            topic: string;
             /** @description upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end… */
             where?: string;
         };
@@ -998,6 +1000,8 @@ export interface components {
             certainty?: "sure" | "think" | "guess" | "";
             /** @enum {string} */
             instrument?: "eye" | "lens" | "scope" | "";
+            /** @description where on the drawing it was seen */
+            spot?: components["schemas"]["Spot"];
             /** @description state id; empty takes the look back */
             state: string;
         };
@@ -1010,6 +1014,7 @@ export interface components {
             finding: string;
             /** @enum {string} */
             instrument?: "eye" | "lens" | "scope" | "";
+            spot?: components["schemas"]["Spot"];
             state: string;
         };
         Mark: {
@@ -1435,6 +1440,12 @@ export interface components {
             spoons: components["schemas"]["Spoon"][];
             text: string;
             world: string;
+        };
+        Spot: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
         };
         State: {
             absent?: boolean;

@@ -7,6 +7,7 @@ import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { ChangeTrouble } from './ChangeTrouble';
 
 const counted = (t: string) =>
   t
@@ -91,7 +92,8 @@ export function Act({ view }: { view: View }) {
             <b>{wording[d.act]}.</b> {d.why.join(' ')}
           </div>
         )}
-        <Trouble of={weighed.error ?? change.error} />
+        <Trouble of={weighed.error} />
+        <ChangeTrouble id={view.id} change={change} />
         <div className="wrap">
           <Button variant="contained" onClick={() => keep('act')} data-do="act">
             Act&nbsp;<kbd>a</kbd>

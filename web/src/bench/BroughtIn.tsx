@@ -5,8 +5,9 @@ import type { View } from '../api/client';
 import { useCaseCalls, useChange, useSession } from '../api/hooks';
 import { IntakeFields } from '../counter/IntakeFields';
 import { fromIntake, toIntake } from '../counter/intake';
-import { Trouble } from '../ui/bits';
+import {} from '../ui/bits';
 import { useToast } from '../ui/toast';
+import { ChangeTrouble } from './ChangeTrouble';
 
 /** What was written at the counter, to be corrected; each correction stays in the story. */
 export function BroughtIn({ view }: { view: View }) {
@@ -42,7 +43,7 @@ export function BroughtIn({ view }: { view: View }) {
             <li>An unknown plant is treated with care, like its relatives.</li>
           </ul>
         </div>
-        <Trouble of={change.error} />
+        <ChangeTrouble id={view.id} change={change} />
         <div className="wrap">
           <Button type="submit" variant="contained" disabled={clean || change.isPending}>
             Keep the correction

@@ -7,6 +7,7 @@ import { api, type Problem, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange, useSession } from '../api/hooks';
 import { Chips, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { ChangeTrouble } from './ChangeTrouble';
 
 /** Repeats timed to the pest's life and the label, with the schools beside. */
 export function DaysStep({ view }: { view: View }) {
@@ -73,7 +74,7 @@ export function DaysStep({ view }: { view: View }) {
             </ul>
           </>
         )}
-        <Trouble of={change.error} />
+        <ChangeTrouble id={view.id} change={change} />
         <Button
           type="submit"
           variant="contained"

@@ -7,6 +7,7 @@ import { SheetPage } from '../page/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
+import { ChangeTrouble } from './ChangeTrouble';
 
 export function HandOver({ view }: { view: View }) {
   const change = useChange(view.id);
@@ -48,7 +49,7 @@ export function HandOver({ view }: { view: View }) {
             <b>Not yet:</b> {step?.note}.
           </div>
         )}
-        <Trouble of={change.error} />
+        <ChangeTrouble id={view.id} change={change} />
         {view.handover ? (
           <div className="sheet pad stack">
             <h2>Handed over</h2>

@@ -1,25 +1,15 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
-import { type Finding, Problem as P, type Problem, type S, type View } from '../api/client';
+import type { Finding, S, View } from '../api/client';
 import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
-import { Sample } from '../plates/Sample';
-import { Trouble } from '../ui/bits';
+import { Sample, type Spot } from '../plates/Sample';
 import { useKeys } from '../ui/keys';
 import { Candidates } from './Candidates';
-
-/** The order advisors really look in. */
-export const parts = [
-  { id: 'asked', name: 'Asked' },
-  { id: 'plant', name: 'Plant' },
-  { id: 'shoot', name: 'Shoot' },
-  { id: 'leaf', name: 'Leaf' },
-  { id: 'flower', name: 'Flower' },
-  { id: 'fruit', name: 'Fruit' },
-  { id: 'stem', name: 'Stem' },
-  { id: 'root', name: 'Root' },
-  { id: 'pot', name: 'Pot' },
-];
+import { ChangeTrouble } from './ChangeTrouble';
+import { Here } from './Here';
+import { Photos } from './Photos';
+import { linesOf, parts, topicOf, topicsOf, underside } from './topics';
 
 const howWords: Record<string, string> = {
   asked: 'ask',
@@ -39,7 +29,6 @@ const minutes = (m: number) =>
         : m === 1
           ? 'a minute'
           : `${m} minutes`;
-const underside = (f: Finding) => f.where === 'underside';
 
 export function Look({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -55,6 +44,8 @@ export function Look({ view }: { view: View }) {
   const [under, setUnder] = useState(false);
   const [say, setSay] = useState('');
   const [at, setAt] = useState(0);
+  const [topic, setTopic] = useState('');
+  const [here, setHere] = useState<{ spot: Spot; zone: string } | null>(null);
   const [tool, setTool] = useState<'own' | 'eye'>('own');
   const box = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLDivElement>(null);
@@ -69,16 +60,16 @@ export function Look({ view }: { view: View }) {
         `${f.name} ${f.short} ${f.hint ?? ''} ${f.states.map((s) => `${s.name} ${s.said ?? ''}`).join(' ')}`.toLowerCase();
       return findings.filter((f) => words.every((w) => text(f).includes(w)));
     }
-    const own = findings.filter((f) => f.part === part);
-    if (part === 'leaf') return own.filter((f) => underside(f) === under);
-    return own;
-  }, [findings, part, under, say]);
+    const own = linesOf(findings, part, under);
+    return topic ? own.filter((f) => topicOf(f) === topic) : own;
+  }, [findings, part, under, say, topic]);
+  const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
 
   useEffect(() => {
     list.current?.querySelector('.find.at')?.scrollIntoView({ block: 'nearest' });
   });
 
-  const answer = (f: Finding, state: string, certainty?: string) => {
+  const answer = (f: Finding, state: string, certainty?: string, spot?: Spot) => {
     const was = answers.get(f.id);
     last.current = state ? { f, state } : null;
     // The answer shows at once; a refusal puts the old one back.
@@ -94,6 +85,7 @@ export function Look({ view }: { view: View }) {
                 finding: f.id,
                 state,
                 certainty: (certainty ?? 'sure') as 'sure',
+                spot: spot ?? was?.spot,
                 by: '',
                 at: new Date().toISOString(),
               },
@@ -104,6 +96,7 @@ export function Look({ view }: { view: View }) {
     const body: S['LookBody'] = {
       state,
       certainty: (certainty ?? (was?.state === state ? was.certainty : 'sure')) as 'sure',
+      ...(spot ? { spot } : {}),
       ...(tool === 'eye' && f.how === 'lens' ? { instrument: 'eye' as const } : {}),
     };
     change.mutate(calls.look(f.id, body), {
@@ -117,19 +110,36 @@ export function Look({ view }: { view: View }) {
     if (!f) return;
     setSay('');
     setPart(f.part);
+    setTopic('');
+    setHere(null);
     if (f.part === 'leaf') setUnder(underside(f));
-    const own = findings.filter((x) => x.part === f.part && (f.part !== 'leaf' || underside(x) === underside(f)));
-    setAt(own.findIndex((x) => x.id === id));
+    setAt(linesOf(findings, f.part, underside(f)).findIndex((x) => x.id === id));
     (document.activeElement as HTMLElement | null)?.blur();
   };
+  const show = (id: string, below = under) => {
+    setPart(id);
+    setUnder(below);
+    setTopic('');
+    setHere(null);
+    setAt(0);
+    setSay('');
+  };
   const turn = (d: number) => {
-    const i = parts.findIndex((p) => p.id === part);
-    const p = parts[(i + d + parts.length) % parts.length];
-    if (p) {
-      setPart(p.id);
-      setAt(0);
-      setSay('');
-    }
+    // The leaf is two stops: its upper side, then its underside.
+    const stops = parts.flatMap((p) => (p.id === 'leaf' ? [`leaf 0`, `leaf 1`] : [p.id]));
+    const i = stops.indexOf(part === 'leaf' ? `leaf ${under ? 1 : 0}` : part);
+    const [id, side] = (stops[(i + d + stops.length) % stops.length] as string).split(' ');
+    show(id as string, side === '1');
+  };
+  const turnTopic = (d: number) => {
+    const all = ['', ...topics];
+    setTopic(all[(all.indexOf(topic) + d + all.length) % all.length] as string);
+    setAt(0);
+    setSay('');
+  };
+  const onPlace = (spot: Spot, zone: string) => {
+    if (part === 'plant' && zone) show(zone, false);
+    else setHere({ spot, zone });
   };
   // "think so" and "a guess" speak of the answer just given, until one moves on.
   const sureness = (c: string) => {
@@ -145,12 +155,7 @@ export function Look({ view }: { view: View }) {
     {
       key: 'f',
       does: 'turn the leaf',
-      run: () => {
-        setPart('leaf');
-        setUnder((u) => (part === 'leaf' ? !u : u));
-        setAt(0);
-        setSay('');
-      },
+      run: () => show('leaf', part === 'leaf' ? !under : under),
     },
     {
       key: 's',
@@ -164,6 +169,8 @@ export function Look({ view }: { view: View }) {
     { key: 'ArrowUp', does: 'line', hidden: true, run: () => walk(-1) },
     { key: 'ArrowRight', does: 'next part', run: () => turn(1) },
     { key: 'ArrowLeft', does: 'part before', hidden: true, run: () => turn(-1) },
+    { key: 'PageDown', does: 'next group', run: () => turnTopic(1) },
+    { key: 'PageUp', does: 'group before', hidden: true, run: () => turnTopic(-1) },
     ...Array.from({ length: 9 }, (_, i) => ({
       key: String(i + 1),
       does: `answer ${i + 1}`,
@@ -193,22 +200,12 @@ export function Look({ view }: { view: View }) {
       ? `Leaf, ${under ? 'underside' : 'upper side'}`
       : (parts.find((p) => p.id === part)?.name ?? '');
   const open = shown.filter((f) => !answers.has(f.id)).length;
-  const problem: Problem | null = change.error instanceof P ? change.error : null;
   return (
     <div className="look">
       <section className="sheet leafbox" aria-label="The sample">
         <div className="parts">
           {parts.map((p) => (
-            <button
-              type="button"
-              key={p.id}
-              aria-pressed={!say && p.id === part}
-              onClick={() => {
-                setPart(p.id);
-                setSay('');
-                setAt(0);
-              }}
-            >
+            <button type="button" key={p.id} aria-pressed={!say && p.id === part} onClick={() => show(p.id)}>
               {p.name}
               <i>{counts.get(p.id) ?? ''}</i>
             </button>
@@ -218,10 +215,27 @@ export function Look({ view }: { view: View }) {
           view={view}
           part={part}
           under={under}
-          onFlip={() => setUnder((u) => !u)}
+          onFlip={() => show('leaf', !under)}
           next={next?.finding}
           onGo={goTo}
+          onPlace={onPlace}
         />
+        {here && (
+          <Here
+            lines={linesOf(findings, part, under)}
+            zone={here.zone}
+            rank={rank}
+            answered={new Set(answers.keys())}
+            onClose={() => setHere(null)}
+            onPick={(f, st) => {
+              answer(f, st, undefined, here.spot);
+              setTopic('');
+              setAt(linesOf(findings, part, under).findIndex((x) => x.id === f.id));
+              setHere(null);
+            }}
+          />
+        )}
+        <Photos view={view} />
       </section>
       <section className="sheet" aria-label="Findings">
         <div className="say">
@@ -263,6 +277,31 @@ export function Look({ view }: { view: View }) {
             </button>
           </small>
         </div>
+        {!say && topics.length > 1 && (
+          <div className="topics" role="group" aria-label="Groups of lines">
+            {['', ...topics].map((t) => (
+              <button
+                type="button"
+                key={t}
+                aria-pressed={topic === t}
+                data-topic={t}
+                className={
+                  t &&
+                  rank.get(next?.finding ?? '') === 0 &&
+                  topicOf(byId.get(next?.finding ?? '') ?? ({} as Finding)) === t
+                    ? 'next'
+                    : ''
+                }
+                onClick={() => {
+                  setTopic(t);
+                  setAt(0);
+                }}
+              >
+                {t || 'all'}
+              </button>
+            ))}
+          </div>
+        )}
         <div className="scroll" ref={list}>
           {shown.length === 0 && (
             <p className="pad quiet">{say ? 'No line says that. Try a plainer word.' : 'Nothing to look at here.'}</p>
@@ -271,45 +310,49 @@ export function Look({ view }: { view: View }) {
             const a = answers.get(f.id);
             const wide = f.states.map((s) => s.name).join('').length > 34 || f.states.length > 4;
             const r = rank.get(f.id);
+            const before = shown[i - 1];
+            const head = !say && !topic && topics.length > 1 && (!before || topicOf(before) !== topicOf(f));
             return (
-              <div
-                key={f.id}
-                className={`find${i === Math.min(at, shown.length - 1) ? ' at' : ''}${r === 0 ? ' next' : ''}`}
-                data-finding={f.id}
-              >
-                <span>
-                  {f.name}
-                  <small>
-                    {r === 0 && <b style={{ color: 'var(--mari-ink)' }}>look here next · </b>}
-                    {howWords[f.how]} · {minutes(f.minutes)}
-                    {f.destructive ? ' · uses it up' : ''}
-                    {f.hint ? ` · ${f.hint}` : ''}
-                    {a && a.certainty !== 'sure' ? ` · ${a.certainty === 'think' ? 'think so' : 'a guess'}` : ''}
-                  </small>
-                </span>
-                <div className={wide ? 'seg wide' : 'seg'} role="radiogroup" aria-label={f.name}>
-                  {f.states.map((s) => (
-                    <button
-                      type="button"
-                      key={s.id}
-                      role="radio"
-                      aria-checked={a?.state === s.id}
-                      className={s.absent ? 'absent' : ''}
-                      data-state={s.id}
-                      onClick={() => {
-                        setAt(i);
-                        answer(f, a?.state === s.id ? '' : s.id);
-                      }}
-                    >
-                      {s.name}
-                    </button>
-                  ))}
+              <div key={f.id}>
+                {head && <h4 className="topic">{topicOf(f)}</h4>}
+                <div
+                  className={`find${i === Math.min(at, shown.length - 1) ? ' at' : ''}${r === 0 ? ' next' : ''}`}
+                  data-finding={f.id}
+                >
+                  <span>
+                    {f.name}
+                    <small>
+                      {r === 0 && <b style={{ color: 'var(--mari-ink)' }}>look here next · </b>}
+                      {howWords[f.how]} · {minutes(f.minutes)}
+                      {f.destructive ? ' · uses it up' : ''}
+                      {f.hint ? ` · ${f.hint}` : ''}
+                      {a && a.certainty !== 'sure' ? ` · ${a.certainty === 'think' ? 'think so' : 'a guess'}` : ''}
+                    </small>
+                  </span>
+                  <div className={wide ? 'seg wide' : 'seg'} role="radiogroup" aria-label={f.name}>
+                    {f.states.map((s) => (
+                      <button
+                        type="button"
+                        key={s.id}
+                        role="radio"
+                        aria-checked={a?.state === s.id}
+                        className={s.absent ? 'absent' : ''}
+                        data-state={s.id}
+                        onClick={() => {
+                          setAt(i);
+                          answer(f, a?.state === s.id ? '' : s.id);
+                        }}
+                      >
+                        {s.name}
+                      </button>
+                    ))}
+                  </div>
                 </div>
               </div>
             );
           })}
         </div>
-        <Trouble of={problem} />
+        <ChangeTrouble id={view.id} change={change} />
       </section>
       <section className="sheet" aria-label="What it could be">
         <Candidates view={view} onGo={goTo} />

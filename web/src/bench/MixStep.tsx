@@ -3,9 +3,10 @@ import { Link, useNavigate } from 'react-router';
 import type { View } from '../api/client';
 import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../shelf/Mixer';
-import { Trouble } from '../ui/bits';
+import {} from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
+import { ChangeTrouble } from './ChangeTrouble';
 
 export function MixStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -50,7 +51,7 @@ export function MixStep({ view }: { view: View }) {
       <div className="sheet pad stack">
         <h2>For {view.intake.grower}'s own sprayer</h2>
         <MixFields form={form} set={setLast} only={only} />
-        <Trouble of={change.error} />
+        <ChangeTrouble id={view.id} change={change} />
         <Button
           type="submit"
           variant="contained"

@@ -6,6 +6,7 @@ import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange } from '../api/hooks';
 import { StatusMark, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { ChangeTrouble } from './ChangeTrouble';
 
 const rungs = [
   'Leave it',
@@ -150,7 +151,7 @@ export function RemedyStep({ view }: { view: View }) {
               {w}
             </p>
           ))}
-          <Trouble of={change.error} />
+          <ChangeTrouble id={view.id} change={change} />
           <Button
             variant="contained"
             className="primary"

@@ -6,7 +6,8 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange } from '../api/hooks';
-import { moment, Trouble, weekday } from '../ui/bits';
+import { moment, weekday } from '../ui/bits';
+import { ChangeTrouble } from './ChangeTrouble';
 
 const num = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
 
@@ -113,7 +114,7 @@ function HowItWent({ view }: { view: View }) {
           <TextField label="and now" value={ca} onChange={(e) => setCa(e.target.value)} />
         </div>
         <TextField label="What they say" name="told" value={note} onChange={(e) => setNote(e.target.value)} />
-        <Trouble of={change.error} />
+        <ChangeTrouble id={view.id} change={change} />
         <div className="wrap">
           <Button type="submit" variant="contained" disabled={change.isPending} data-do="recount">
             Judge it
@@ -189,7 +190,7 @@ function Ending({ view }: { view: View }) {
         ))}
       </TextField>
       <TextField label="A last word" value={note} onChange={(e) => setNote(e.target.value)} />
-      <Trouble of={change.error} />
+      <ChangeTrouble id={view.id} change={change} />
       <Button type="submit" variant="outlined" data-do="close">
         Close it
       </Button>

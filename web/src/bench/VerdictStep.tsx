@@ -6,9 +6,10 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
-import { Chips, Trouble } from '../ui/bits';
+import { Chips } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { Candidates, verdictWords } from './Candidates';
+import { ChangeTrouble } from './ChangeTrouble';
 
 const degrees = [
   { id: 'settled', name: 'settled' },
@@ -135,7 +136,7 @@ export function VerdictStep({ view }: { view: View }) {
             onChange={(e) => setNote(e.target.value)}
             error={!!change.error && 'field' in change.error && !!change.error.field('note')}
           />
-          <Trouble of={change.error} />
+          <ChangeTrouble id={view.id} change={change} />
           <div className="wrap">
             <Button
               variant="contained"

@@ -1,4 +1,5 @@
 import { Body, type Drawing, hasBody } from './bodies';
+import type { Light } from './lit';
 import { hash } from './random';
 import { Part, partOf } from './things';
 import { Slide, slideForm } from './things/slide';
@@ -11,6 +12,7 @@ export function Plate({
   size,
   seed = hash(id),
   width = 320,
+  light,
 }: {
   id: string;
   d: Drawing;
@@ -18,6 +20,8 @@ export function Plate({
   size?: number[];
   seed?: number;
   width?: number;
+  /** Beside others: what differs is lit, the rest faded. */
+  light?: Light;
 }) {
   const part = partOf(d);
   const who = hasBody(d);
@@ -26,7 +30,7 @@ export function Plate({
   const bar = mm ? (mm < 1 ? mm : mm < 12 ? Math.round(mm * 10) / 10 : Math.round(mm)) : 0;
   return (
     <svg
-      viewBox={alone ? '0 0 200 200' : who ? '0 0 330 290' : '0 0 220 290'}
+      viewBox={alone || who ? '0 0 330 290' : '0 0 220 290'}
       width={width}
       role="img"
       aria-label={`Drawing of ${name}`}
@@ -35,16 +39,29 @@ export function Plate({
     >
       {!alone && (
         <g transform="translate(8 4)">
-          <Part part={part} d={d} seed={seed}>
-            {part === 'stem' && <Small d={d} />}
-          </Part>
+          {light && (
+            <g opacity=".22" data-faded>
+              <Part part={part} d={d} seed={seed} />
+            </g>
+          )}
+          <g data-lit={light ? 'part' : undefined}>
+            {light && !light.part ? (
+              <Part part={part} d={{ ...d, damage: [...light.words] }} seed={seed} bare />
+            ) : (
+              <Part part={part} d={light ? { ...d, damage: [...light.words] } : d} seed={seed}>
+                {part === 'stem' && (!light || light.body) && <Small d={d} />}
+              </Part>
+            )}
+          </g>
         </g>
       )}
       {who && (
-        <g transform={alone ? 'translate(30 22) scale(1.4)' : 'translate(212 62) scale(1.05)'}>
+        <g transform={alone ? 'translate(82 40) scale(1.66)' : 'translate(212 62) scale(1.05)'}>
           {!alone && <circle cx="50" cy="52" r="56" fill="var(--sheet)" stroke="var(--quiet)" strokeWidth="1.4" />}
           <g transform={alone ? '' : 'translate(9 9) scale(.82)'}>
-            <Body d={d} />
+            <g opacity={light && !light.body ? 0.22 : 1}>
+              <Body d={d} />
+            </g>
           </g>
           {bar > 0 && (
             <g transform={alone ? 'translate(0 -2)' : ''}>

@@ -3,7 +3,8 @@ import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Body, type Drawing } from './bodies';
 import { SignedLeaf } from './layers';
-import { shapeOf } from './leaves';
+import { edge } from './layers/brush';
+import { type LeafShape, shapeOf } from './leaves';
 import { hash, scatter } from './random';
 import { refine, signs } from './signs';
 import { Part } from './things';
@@ -15,7 +16,22 @@ type Props = {
   onFlip: () => void;
   next?: string;
   onGo: (finding: string) => void;
+  /** A click on the drawing: where, and what kind of place it is. */
+  onPlace: (spot: Spot, zone: string) => void;
 };
+
+export type Spot = { x: number; y: number };
+
+/** What kind of place a point of the drawing is: on the leaf its margin, veins or axil; on the plant, another part. */
+export function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
+  if (part === 'plant')
+    return p.y > 232 ? 'pot' : p.y > 214 ? 'root' : p.y < 96 ? 'shoot' : Math.abs(p.x - 100) < 9 ? 'stem' : 'leaf';
+  if (part !== 'leaf') return '';
+  const near = edge(leaf, 80).reduce((m, e) => Math.min(m, (e.x - p.x) ** 2 + (e.y - p.y) ** 2), 1e9);
+  if (p.y > 238) return 'axil';
+  if (near < 15 ** 2) return 'margin';
+  return Math.abs(p.x - 100) < 8 ? 'veins' : '';
+}
 
 const rings: Record<string, [number, number]> = {
   leaf: [128, 120],
@@ -29,7 +45,7 @@ const rings: Record<string, [number, number]> = {
 };
 
 /** The picture becomes the sample: what was recorded is drawn where it was seen; what was looked at and absent is said below. */
-export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
+export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props) {
   const { data: kb } = useVocabulary();
   const seed = hash(view.id);
   const finds = useMemo(() => new Map((kb?.findings ?? []).map((f) => [f.id, f])), [kb]);
@@ -65,13 +81,14 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
   ];
   const labels = seen.slice(0, 6).map((x, i) => {
     const [lx, y, px, py, side] = spots[i] as [number, number, number, number, -1 | 1];
+    const at = x.l.spot;
     return {
       text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`,
       id: x.f.id,
       x: lx,
       y,
-      px,
-      py,
+      px: at?.x ?? px,
+      py: at?.y ?? py,
       side,
       room: i === 0 || i === 5 ? 38 : 24,
     };
@@ -159,11 +176,19 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
           </p>
         </dl>
       ) : (
+        // biome-ignore lint/a11y/useKeyWithClickEvents: the list beside it does the same by keyboard
         <svg
           viewBox="-42 -58 284 400"
-          style={{ flex: 1, minHeight: 0, width: '100%' }}
+          style={{ flex: 1, minHeight: 0, width: '100%', cursor: 'crosshair' }}
           role="img"
           aria-label={`${title}: ${said}`}
+          onClick={(e) => {
+            const m = e.currentTarget.getScreenCTM();
+            if (!m) return;
+            const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(m.inverse());
+            const spot = { x: Math.round(p.x), y: Math.round(p.y) };
+            onPlace(spot, zoneOf(part, spot, shapeOf(host?.leaf)));
+          }}
         >
           {part === 'leaf' || part === 'shoot' ? (
             <SignedLeaf
@@ -200,7 +225,14 @@ export function Sample({ view, part, under, onFlip, next, onGo }: Props) {
           ))}
           {glow && nextFind && (
             // biome-ignore lint/a11y/noStaticElementInteractions: a convenience for the mouse; Enter does the same
-            <g style={{ cursor: 'pointer' }} onClick={() => onGo(nextFind.id)} data-glow={nextFind.id}>
+            <g
+              style={{ cursor: 'pointer' }}
+              onClick={(e) => {
+                e.stopPropagation();
+                onGo(nextFind.id);
+              }}
+              data-glow={nextFind.id}
+            >
               <circle cx={glow[0]} cy={glow[1]} r="27" fill="#e3a00822" stroke="var(--mari)" strokeWidth="3" />
               <path d={`M${glow[0] + 20} ${glow[1] - 20} L206 -2`} stroke="var(--mari)" strokeWidth="2" />
               <text

@@ -25,6 +25,23 @@ export const below = new Set([
   'eggs',
 ]);
 
+/** Washes and halos lie beneath whatever else is there, in whichever order they are named. */
+const ground = new Set([
+  'yellow-halo',
+  'yellow-spots',
+  'yellow-dots',
+  'even-yellow',
+  'angular-yellow',
+  'interveinal-young',
+  'chlorosis-young',
+  'chlorosis-old',
+  'orange-spots',
+  'round-spots',
+  'bronzing',
+  'silvering',
+]);
+const depth = (n: string) => (ground.has(n) ? 0 : 1);
+
 export type Laid = { name: string; amount?: number };
 
 /** A leaf with signs laid upon it and cut out of it. */
@@ -33,12 +50,15 @@ export function SignedLeaf({
   under,
   signs,
   seed,
+  bare,
   children,
 }: {
   shape: LeafShape;
   under?: boolean;
   signs: Laid[];
   seed: number;
+  /** The signs alone, without the leaf under them. */
+  bare?: boolean;
   children?: ReactNode;
 }) {
   const id = useId();
@@ -53,14 +73,16 @@ export function SignedLeaf({
         </mask>
       )}
       <g mask={holes.length ? `url(#${id}m)` : undefined}>
-        <Leaf id={id} shape={shape} under={under}>
-          {signs.map((s) =>
-            layers[s.name] ? (
-              <g key={s.name} data-layer={s.name}>
-                {layers[s.name]?.(seed, s.amount ?? 1, shape)}
-              </g>
-            ) : null,
-          )}
+        <Leaf id={id} shape={shape} under={under} bare={bare}>
+          {[...signs]
+            .sort((a, b) => depth(a.name) - depth(b.name))
+            .map((s) =>
+              layers[s.name] ? (
+                <g key={s.name} data-layer={s.name}>
+                  {layers[s.name]?.(seed, s.amount ?? 1, shape)}
+                </g>
+              ) : null,
+            )}
           {children}
         </Leaf>
       </g>

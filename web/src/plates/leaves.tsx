@@ -186,12 +186,14 @@ export function Leaf({
   shape,
   under,
   fill,
+  bare,
   children,
   over,
 }: {
   id: string;
   shape: LeafShape;
   under?: boolean;
+  bare?: boolean;
   fill?: string;
   children?: ReactNode;
   over?: ReactNode;
@@ -202,20 +204,30 @@ export function Leaf({
       <clipPath id={id}>
         <path d={d} />
       </clipPath>
-      {shape.stalk && (
-        <path d={shape.stalk} fill="none" stroke="var(--leaf-line)" strokeWidth="4" strokeLinecap="round" />
+      {!bare && (
+        <>
+          {shape.stalk && (
+            <path d={shape.stalk} fill="none" stroke="var(--leaf-line)" strokeWidth="4" strokeLinecap="round" />
+          )}
+          <path d={d} fill={fill ?? (under ? 'color-mix(in srgb, var(--leaf) 72%, var(--sheet))' : 'var(--leaf)')} />
+          <g
+            clipPath={`url(#${id})`}
+            fill="none"
+            stroke="var(--vein)"
+            strokeLinecap="round"
+            opacity={under ? 0.95 : 0.75}
+          >
+            {shape.minor.map((v) => (
+              <path key={v} d={v} strokeWidth={under ? 1.3 : 1} />
+            ))}
+            {shape.veins.map((v) => (
+              <path key={v} d={v} strokeWidth={under ? 3 : 2.2} />
+            ))}
+          </g>
+        </>
       )}
-      <path d={d} fill={fill ?? (under ? 'color-mix(in srgb, var(--leaf) 72%, var(--sheet))' : 'var(--leaf)')} />
-      <g clipPath={`url(#${id})`} fill="none" stroke="var(--vein)" strokeLinecap="round" opacity={under ? 0.95 : 0.75}>
-        {shape.minor.map((v) => (
-          <path key={v} d={v} strokeWidth={under ? 1.3 : 1} />
-        ))}
-        {shape.veins.map((v) => (
-          <path key={v} d={v} strokeWidth={under ? 3 : 2.2} />
-        ))}
-      </g>
       <g clipPath={`url(#${id})`}>{children}</g>
-      <path d={d} fill="none" stroke="var(--leaf-line)" strokeWidth="2" strokeLinejoin="round" />
+      {!bare && <path d={d} fill="none" stroke="var(--leaf-line)" strokeWidth="2" strokeLinejoin="round" />}
       {over}
     </g>
   );

@@ -1,7 +1,7 @@
 import type { Drawing } from './bodies';
 import { isLeafWord, SignedLeaf } from './layers';
 import { shapeOf } from './leaves';
-import type { PartProps, Sign } from './things/brush';
+import { type PartProps, type Sign, Signs } from './things/brush';
 import { Flower, flowerWords } from './things/flower';
 import { Fruit, fruitWords } from './things/fruit';
 import { Plant, plantWords } from './things/plant';
@@ -37,16 +37,24 @@ export const partOf = (d: Drawing): string => {
 /** Whether the kit can draw a damage word on a part. */
 export const knows = (part: string, word: string) => (part === 'leaf' ? isLeafWord(word) : word in (words[part] ?? {}));
 
-/** Any part with its signs. */
-export function Part({ part, d, seed, children, amount = 1 }: PartProps & { part: string; amount?: number }) {
+/** Any part with its signs; bare leaves the part itself out and draws the signs alone. */
+export function Part({
+  part,
+  d,
+  seed,
+  children,
+  amount = 1,
+  bare,
+}: PartProps & { part: string; amount?: number; bare?: boolean }) {
   if (part === 'leaf') {
     const names = Array.isArray(d.damage) ? d.damage.map(String) : [];
     return (
-      <SignedLeaf shape={shapeOf(d.leaf)} signs={names.map((name) => ({ name, amount }))} seed={seed}>
+      <SignedLeaf bare={bare} shape={shapeOf(d.leaf)} signs={names.map((name) => ({ name, amount }))} seed={seed}>
         {children}
       </SignedLeaf>
     );
   }
+  if (bare) return <Signs d={d} seed={seed} words={words[part] ?? {}} />;
   const P = parts[part];
   return P ? (
     <P d={d} seed={seed}>

@@ -59,24 +59,16 @@ export const pests: Record<string, Layer> = {
       </>
     )),
   'winding-mines': (s, a) =>
-    dots(scatter(s, Math.round(4 * a), 50, 60, 140, 200), (p) => (
-      <>
-        <path
-          d={`M${p.x} ${p.y} c12 -16 26 -2 18 12 s-30 16 -26 30 s28 10 34 26`}
-          fill="none"
-          stroke="#f2ecd0"
-          strokeWidth="5"
-          strokeLinecap="round"
-        />
-        <path
-          d={`M${p.x} ${p.y} c12 -16 26 -2 18 12 s-30 16 -26 30 s28 10 34 26`}
-          fill="none"
-          stroke="#6d6238"
-          strokeWidth="1"
-          strokeDasharray="3 3"
-        />
-      </>
-    )),
+    dots(scatter(s, Math.round(5 * a), 66, 60, 124, 190), (p) => {
+      const d = `M${p.x} ${p.y} c12 -16 26 -2 18 12 s-30 16 -26 30 s28 10 34 26`;
+      return (
+        <g fill="none" strokeLinecap="round">
+          <path d={d} stroke="#6d6238" strokeWidth="7" />
+          <path d={d} stroke="#fffbe8" strokeWidth="4.6" />
+          <path d={d} stroke="#6d6238" strokeWidth="1" strokeDasharray="2 4" />
+        </g>
+      );
+    }),
   honeydew: (s, a) =>
     dots(scatter(s, Math.round(20 * a), 40, 40, 160, 236), (p) => (
       <>

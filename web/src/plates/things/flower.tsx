@@ -1,11 +1,15 @@
-import { scatter } from '../random';
+import { scatter, seeded } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
 
 export const flowerWords: Record<string, Sign> = {
-  'petal-specks': (s) =>
-    scatter(s, 46, 30, 48, 170, 190).map((p, i) => (
-      <circle key={i} cx={p.x} cy={p.y} r={2.4 + p.r * 2} fill="#8a5a2b" />
-    )),
+  'petal-specks': (s) => {
+    const R = seeded(s);
+    return Array.from({ length: 56 }, (_, i) => {
+      const a = ((i % 7) * 2 * Math.PI) / 7 - Math.PI / 2 + (R() - 0.5) * 0.36;
+      const r = 26 + R() * 44;
+      return <circle key={i} cx={100 + Math.cos(a) * r} cy={118 + Math.sin(a) * r} r={2 + R() * 2} fill="#7a4a22" />;
+    });
+  },
   'petal-streaks': (s) =>
     scatter(s, 16, 40, 56, 160, 184).map((p, i) => (
       <path key={i} d={`M${p.x} ${p.y} l${10 * (p.r - 0.5)} 14`} stroke="#fff" strokeWidth="4" strokeLinecap="round" />

@@ -74,7 +74,7 @@ export function Slide({ form: f, width = 320 }: { form: SlideForm; width?: numbe
       data-slide
     >
       <path
-        d={`M14 24 C60 10 260 10 306 24 C300 90 268 150 236 ${base} H84 C52 150 20 90 14 24 Z`}
+        d={`M14 24 C60 10 260 10 306 24 C312 90 300 150 272 ${base} H48 C20 150 8 90 14 24 Z`}
         fill="#f3e2b8"
         stroke="var(--ink)"
         strokeWidth="2"

@@ -1,0 +1,29 @@
+import { Link } from 'react-router';
+import { useVocabulary } from '../api/hooks';
+import { Plate } from './Plate';
+
+/** Every drawing on one sheet, for the wall and for looking them over. */
+export function Contact() {
+  const { data: kb } = useVocabulary();
+  const list = [...(kb?.causes ?? [])].sort((a, b) => a.class.localeCompare(b.class) || a.name.localeCompare(b.name));
+  return (
+    <>
+      <div className="row mid" style={{ marginBottom: 10 }}>
+        <h1>
+          All plates <span className="quiet">· {list.length}</span>
+        </h1>
+        <Link to="/plates" className="quiet">
+          back to browsing
+        </Link>
+      </div>
+      <div className="contact" data-contact={list.length}>
+        {list.map((c) => (
+          <Link key={c.id} to={`/plates/${c.id}`}>
+            <Plate id={c.id} d={c.drawing} name={c.name} width={104} />
+            <small>{c.name}</small>
+          </Link>
+        ))}
+      </div>
+    </>
+  );
+}
