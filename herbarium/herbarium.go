@@ -16,20 +16,13 @@ import (
 	"github.com/goccy/go-yaml"
 )
 
-//go:embed causes findings hosts remedies conflicts.yaml lifetables.yaml
+//go:embed causes findings hosts remedies conflicts.yaml lifetables.yaml schools.yaml
 var ours embed.FS
 
 // maxFile keeps a mistaken or hostile file from filling memory.
 const maxFile = 4 << 20
 
-type entries struct {
-	causes    []*knowledge.Cause
-	findings  []*knowledge.Finding
-	hosts     []*knowledge.Host
-	remedies  []*knowledge.Remedy
-	conflicts []*knowledge.Conflict
-	life      []*knowledge.LifeTable
-}
+type entries struct{ knowledge.Entries }
 
 // Embedded returns the herbarium that ships with the program. It is checked by
 // tests, so it panics only when the program was built from a broken one.
@@ -58,7 +51,7 @@ func Load(dir string) (*knowledge.Base, error) {
 			return nil, err
 		}
 	}
-	return knowledge.New(e.causes, e.findings, e.hosts, e.remedies, e.conflicts, e.life), nil
+	return knowledge.New(e.Entries), nil
 }
 
 func (e *entries) walk(fsys fs.FS, prefix string) error {
@@ -99,9 +92,9 @@ func (e *entries) read(name, label string, data []byte) error {
 	}
 	switch kind {
 	case "causes":
-		return decode(label, data, &e.causes, func(c *knowledge.Cause) *string { c.From = label; return &c.ID })
+		return decode(label, data, &e.Causes, func(c *knowledge.Cause) *string { c.From = label; return &c.ID })
 	case "findings":
-		return decode(label, data, &e.findings, func(f *knowledge.Finding) *string {
+		return decode(label, data, &e.Findings, func(f *knowledge.Finding) *string {
 			f.From = label
 			for i := range f.States {
 				if f.States[i].Name == "" {
@@ -111,15 +104,17 @@ func (e *entries) read(name, label string, data []byte) error {
 			return &f.ID
 		})
 	case "hosts":
-		return decode(label, data, &e.hosts, func(h *knowledge.Host) *string { h.From = label; return &h.ID })
+		return decode(label, data, &e.Hosts, func(h *knowledge.Host) *string { h.From = label; return &h.ID })
 	case "remedies":
-		return decode(label, data, &e.remedies, func(r *knowledge.Remedy) *string { r.From = label; return &r.ID })
+		return decode(label, data, &e.Remedies, func(r *knowledge.Remedy) *string { r.From = label; return &r.ID })
 	case "conflicts":
-		return decode(label, data, &e.conflicts, func(c *knowledge.Conflict) *string { c.From = label; return &c.A })
+		return decode(label, data, &e.Conflicts, func(c *knowledge.Conflict) *string { c.From = label; return &c.A })
 	case "lifetables":
-		return decode(label, data, &e.life, func(l *knowledge.LifeTable) *string { l.From = label; return &l.ID })
+		return decode(label, data, &e.LifeTables, func(l *knowledge.LifeTable) *string { l.From = label; return &l.ID })
+	case "schools":
+		return decode(label, data, &e.Schools, func(x *knowledge.School) *string { x.From = label; return &x.ID })
 	}
-	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml or lifetables.yaml", label)
+	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, lifetables.yaml or schools.yaml", label)
 }
 
 // decode reads a list strictly: an unknown field is a mistake, not ignored,

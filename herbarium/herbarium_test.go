@@ -63,7 +63,7 @@ func FuzzRead(f *testing.F) {
 	f.Fuzz(func(t *testing.T, name, text string) {
 		var e entries
 		if e.read(name, name, []byte(text)) == nil {
-			knowledge.Check(knowledge.New(e.causes, e.findings, e.hosts, e.remedies, e.conflicts, e.life))
+			knowledge.Check(knowledge.New(e.Entries))
 		}
 	})
 }

@@ -102,7 +102,7 @@ func calcCmd(base loadBase) *cobra.Command {
 func kbCmd(base loadBase, dir *string) *cobra.Command {
 	cmd := &cobra.Command{Use: "kb", Short: "The herbarium: list its vocabulary, check it"}
 	var asJSON bool
-	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables"}
+	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools"}
 	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: cobra.ExactArgs(1), ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
 		if !slices.Contains(kinds, args[0]) {
 			return fault.New("kind", fmt.Sprintf("%q is not a kind of entry", args[0]), "use "+strings.Join(kinds, ", "))
@@ -126,7 +126,7 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 		if len(problems) > 0 {
 			return fmt.Errorf("%d rules are broken", len(problems))
 		}
-		_, err = fmt.Fprintf(cmd.OutOrStdout(), "sound: %d causes, %d findings, %d hosts, %d remedies, %d conflicts, %d life tables\n", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies), len(b.Conflicts), len(b.LifeTables))
+		_, err = fmt.Fprintf(cmd.OutOrStdout(), "sound: %d causes, %d findings, %d hosts, %d remedies, %d conflicts, %d life tables, %d schools\n", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies), len(b.Conflicts), len(b.LifeTables), len(b.Schools))
 		return err
 	}}
 	for _, c := range []*cobra.Command{list, check} {
@@ -170,6 +170,11 @@ func listKind(w io.Writer, b *knowledge.Base, kind string, asJSON bool) error {
 		all = b.Conflicts
 		for _, c := range b.Conflicts {
 			line(c.A, c.B, fmt.Sprint(c.DaysAtoB), fmt.Sprint(c.DaysBtoA), c.Tank)
+		}
+	case "schools":
+		all = b.Schools
+		for _, x := range b.Schools {
+			line(x.ID, x.Default, x.Question)
 		}
 	case "lifetables":
 		all = b.LifeTables

@@ -24,10 +24,10 @@ func small() *differential.Engine {
 	c := func(id, group string, fs map[string]map[string]knowledge.Frequency) *knowledge.Cause {
 		return &knowledge.Cause{ID: id, Name: id, Kind: "pest", Group: group, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Findings: fs, Confirms: []knowledge.Sign{{Finding: "sure-sign", States: []string{"yes"}}}}
 	}
-	return differential.NewEngine(knowledge.New([]*knowledge.Cause{
+	return differential.NewEngine(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{
 		c("a", "one", map[string]map[string]knowledge.Frequency{"fleck": {"yes": "usually"}, "sure-sign": {"yes": "always"}}),
 		c("b", "two", map[string]map[string]knowledge.Frequency{"fleck": {"yes": "seldom"}, "sure-sign": {"yes": "never"}}),
-	}, []*knowledge.Finding{f("fleck"), f("sure-sign"), f("idle")}, nil, nil, nil, nil))
+	}, Findings: []*knowledge.Finding{f("fleck"), f("sure-sign"), f("idle")}}))
 }
 
 func TestBayesByHand(t *testing.T) {

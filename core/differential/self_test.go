@@ -210,7 +210,7 @@ func TestNoneFits(t *testing.T) {
 	missed := map[string]int{}
 	for _, c := range full.Causes {
 		rest := slices.DeleteFunc(slices.Clone(full.Causes), func(x *knowledge.Cause) bool { return x.ID == c.ID })
-		b := knowledge.New(rest, full.Findings, full.Hosts, full.Remedies, full.Conflicts, full.LifeTables)
+		b := knowledge.New(knowledge.Entries{Causes: rest, Findings: full.Findings, Hosts: full.Hosts, Remedies: full.Remedies, Conflicts: full.Conflicts, LifeTables: full.LifeTables})
 		e := differential.NewEngine(b)
 		for range 4 {
 			d := sampleOf(full, c, r)

@@ -15,32 +15,54 @@ type Base struct {
 	Remedies   []*Remedy
 	Conflicts  []*Conflict
 	LifeTables []*LifeTable
+	Schools    []*School // in the order of their file
 
 	cause   map[string]*Cause
 	finding map[string]*Finding
 	host    map[string]*Host
 	remedy  map[string]*Remedy
 	life    map[string]*LifeTable
+	school  map[string]*School
+}
+
+// Entries are what a base is built from.
+type Entries struct {
+	Causes     []*Cause
+	Findings   []*Finding
+	Hosts      []*Host
+	Remedies   []*Remedy
+	Conflicts  []*Conflict
+	LifeTables []*LifeTable
+	Schools    []*School
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
 // how a desk lays its own file over ours.
-func New(causes []*Cause, findings []*Finding, hosts []*Host, remedies []*Remedy, conflicts []*Conflict, life []*LifeTable) *Base {
+func New(e Entries) *Base {
 	b := &Base{}
-	b.Causes, b.cause = index(causes, func(c *Cause) string { return c.ID })
-	_, b.finding = index(findings, func(f *Finding) string { return f.ID })
-	for _, f := range findings {
-		if at := slices.IndexFunc(b.Findings, func(x *Finding) bool { return x.ID == f.ID }); at >= 0 {
-			b.Findings[at] = f
+	b.Causes, b.cause = index(e.Causes, func(c *Cause) string { return c.ID })
+	b.Findings, b.finding = inOrder(e.Findings, func(f *Finding) string { return f.ID })
+	b.Hosts, b.host = index(e.Hosts, func(h *Host) string { return h.ID })
+	b.Remedies, b.remedy = index(e.Remedies, func(r *Remedy) string { return r.ID })
+	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
+	b.Conflicts, _ = index(e.Conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
+	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
+	return b
+}
+
+// inOrder is index keeping the order of the files; a later entry of the same
+// id takes the earlier one's place.
+func inOrder[T any](in []*T, id func(*T) string) ([]*T, map[string]*T) {
+	out := []*T{}
+	_, m := index(in, id)
+	for _, x := range in {
+		if at := slices.IndexFunc(out, func(y *T) bool { return id(y) == id(x) }); at >= 0 {
+			out[at] = x
 		} else {
-			b.Findings = append(b.Findings, f)
+			out = append(out, x)
 		}
 	}
-	b.Hosts, b.host = index(hosts, func(h *Host) string { return h.ID })
-	b.Remedies, b.remedy = index(remedies, func(r *Remedy) string { return r.ID })
-	b.LifeTables, b.life = index(life, func(l *LifeTable) string { return l.ID })
-	b.Conflicts, _ = index(conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
-	return b
+	return out, m
 }
 
 func index[T any](in []*T, id func(*T) string) ([]*T, map[string]*T) {
@@ -67,6 +89,9 @@ func (b *Base) Host(id string) *Host { return b.host[id] }
 
 // Remedy returns a remedy by id, nil when there is none.
 func (b *Base) Remedy(id string) *Remedy { return b.remedy[id] }
+
+// School returns a question of the trade by id, nil when there is none.
+func (b *Base) School(id string) *School { return b.school[id] }
 
 // LifeTable returns a life table by id, nil when there is none.
 func (b *Base) LifeTable(id string) *LifeTable { return b.life[id] }

@@ -100,6 +100,9 @@ func Check(b *Base) []Problem {
 			}
 		}
 	}
+	for _, x := range b.Schools {
+		k.school(x)
+	}
 	sort.SliceStable(k.out, func(i, j int) bool {
 		if k.out[i].File != k.out[j].File {
 			return k.out[i].File < k.out[j].File
@@ -204,12 +207,56 @@ func (k *checker) remedy(r *Remedy) {
 			k.say("rate "+rt.ID+" has its low above its high", "swap them")
 		}
 	}
+	if r.Like != "" {
+		k.remedyRef("like", r.Like)
+	}
 	for _, d := range r.Doses {
 		k.word("doses."+d.ID+".per", d.Per, DosePer)
 		k.word("doses."+d.ID+".unit", d.Unit, DoseUnits)
 		if d.Low <= 0 || d.High < d.Low {
 			k.say("dose "+d.ID+" is not a range", "give a low above zero and a high not below it")
 		}
+	}
+}
+
+// KnownSchools are the answers the program can act on; a school file may word
+// them anew and choose another default, not invent one.
+var KnownSchools = map[string][]string{
+	"rhythm":          {"computed", "dense", "burst", "weekly", "ten", "fortnight"},
+	"hour":            {"by-pest", "evening", "morning"},
+	"plant-poisons":   {"gates", "heavy", "never"},
+	"alcohol":         {"cut", "spot", "as-bought"},
+	"soap":            {"insecticidal", "castile", "detergent"},
+	"copper-oil":      {"dormant", "apart"},
+	"sulfur-oil":      {"month", "fortnight"},
+	"dormant-spray":   {"bad-year", "every-winter"},
+	"dormant-three":   {"two", "one"},
+	"blossom-end-rot": {"even-water", "calcium"},
+	"aim":             {"below-harm", "eradicate"},
+	"infected-leaves": {"by-cause", "bag", "compost"},
+	"bought-helpers":  {"encourage", "release"},
+}
+
+func (k *checker) school(x *School) {
+	k.at(x.From, "school", x.ID)
+	known, ok := KnownSchools[x.ID]
+	if !ok {
+		k.say("is a question the program does not know", "use one of those in schools.yaml")
+		return
+	}
+	k.need("question", x.Question, "ask it in plain words")
+	k.need("why", x.Why, "say why the default is the default")
+	k.need("source", x.Source, `name it in general terms or write "judgement"`)
+	if len(x.Options) < 2 {
+		k.say("has fewer than two answers", "a school needs at least two")
+	}
+	for _, o := range x.Options {
+		k.word("options", o.ID, known)
+		k.need("options."+o.ID+".name", o.Name, "name it in a few words")
+		k.need("options."+o.ID+".does", o.Does, "say what it does")
+	}
+	if x.Option(x.Default) == nil {
+		k.say(fmt.Sprintf("default is %q, which is not among its answers", x.Default), "name one of them")
 	}
 }
 

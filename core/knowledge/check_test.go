@@ -38,7 +38,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		var p parts
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
 		change(&p)
-		return knowledge.Check(knowledge.New([]*knowledge.Cause{p.a, p.b}, []*knowledge.Finding{p.f}, []*knowledge.Host{p.h}, []*knowledge.Remedy{p.hose, p.soap}, []*knowledge.Conflict{p.con}, []*knowledge.LifeTable{p.lt}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: []*knowledge.Host{p.h}, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {

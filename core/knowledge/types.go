@@ -208,6 +208,7 @@ type Remedy struct {
 	Doses      []PlaceRate        `json:"doses,omitempty" yaml:"doses" doc:"amounts per bed, pot or plant"`
 	How        []string           `json:"how" yaml:"how"`
 	Cautions   []string           `json:"cautions" yaml:"cautions"`
+	Like       string             `json:"like,omitempty" yaml:"like" doc:"stands in for another remedy wherever that one is meant, a step less worth"`
 	Reach      string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
 	Source     string             `json:"source" yaml:"source"`
 	From       string             `json:"from,omitempty" yaml:"-"`
@@ -245,4 +246,33 @@ type LifeTable struct {
 	Stages []LifeStage `json:"stages" yaml:"stages"`
 	Source string      `json:"source" yaml:"source"`
 	From   string      `json:"from,omitempty" yaml:"-"`
+}
+
+// School is a question where good advisors disagree. The house chooses one
+// answer, a case may choose another; the default carries its reason.
+type School struct {
+	ID       string   `json:"id" yaml:"id"`
+	Question string   `json:"question" yaml:"question"`
+	Options  []Option `json:"options" yaml:"options"`
+	Default  string   `json:"default" yaml:"default"`
+	Why      string   `json:"why" yaml:"why" doc:"why the default is the default"`
+	Source   string   `json:"source" yaml:"source"`
+	From     string   `json:"from,omitempty" yaml:"-"`
+}
+
+// Option is one answer of a school.
+type Option struct {
+	ID   string `json:"id" yaml:"id"`
+	Name string `json:"name" yaml:"name"`
+	Does string `json:"does" yaml:"does" doc:"what the program does under it, in one plain sentence"`
+}
+
+// Option returns an answer by id, nil when the school has none such.
+func (s *School) Option(id string) *Option {
+	for i := range s.Options {
+		if s.Options[i].ID == id {
+			return &s.Options[i]
+		}
+	}
+	return nil
 }

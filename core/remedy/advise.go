@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"botanik/core/fault"
@@ -46,6 +47,14 @@ type Offer struct {
 	Cautions []string `json:"cautions"`
 	Hazard   int      `json:"hazard"`
 	Ladder   string   `json:"ladder"` // why it is, or is not yet, the rung to stand on
+
+	Kills []StageKill `json:"kills"` // what it does to each stage in question
+}
+
+// StageKill is the share of one stage a remedy kills where it reaches.
+type StageKill struct {
+	Stage string  `json:"stage"`
+	Share float64 `json:"share"`
 }
 
 // Advice is the whole ladder.
@@ -59,6 +68,9 @@ type Advice struct {
 	Because []string            `json:"because"` // why it happened
 	MustNot []knowledge.MustNot `json:"mustNot"`
 	Always  []string            `json:"always"` // cautions that stand whatever is chosen
+
+	Combine []string `json:"combine"` // how the picked ones work together
+	Schools []Chosen `json:"schools"` // which answers hold where good advisors disagree
 }
 
 // Always are the cautions every recommendation carries.
@@ -100,7 +112,9 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 		}
 		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.Hazard, y.Hazard), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]))
 	})
-	pick(&out, c, s)
+	pick(&out, b, c, s)
+	out.Combine = Combine(b, c, s, out.Pick)
+	out.Schools = Schools(b, s)
 	return out, nil
 }
 
@@ -108,11 +122,10 @@ var worthOrder = map[string]int{"good": 3, "fair": 2, "some": 1}
 
 func offer(g *gateInput) Offer {
 	o := Offer{Remedy: g.r.ID, Name: g.r.Name, Rung: g.r.Rung, Kind: g.r.Kind, Status: Go, Reasons: []Reason{}, Cautions: g.r.Cautions, Hazard: g.r.Hazards.Sum()}
-	for _, a := range g.c.Actions {
-		if a.Remedy == g.r.ID {
-			o.Meant, o.Worth, o.When = true, a.Worth, a.When
-		}
+	if a, ok := g.action(); ok {
+		o.Meant, o.Worth, o.When = true, a.Worth, a.When
 	}
+	o.Kills = stageKills(g)
 	for _, gate := range gates {
 		o.Reasons = append(o.Reasons, gate(g)...)
 	}
@@ -132,10 +145,35 @@ func offer(g *gateInput) Offer {
 	return o
 }
 
+// stageKills is what a remedy does to the stages seen, or to all the cause has.
+func stageKills(g *gateInput) []StageKill {
+	out := []StageKill{}
+	if len(g.r.Kills) == 0 {
+		return out
+	}
+	if g.c.Kind == "disease" {
+		for _, k := range []string{"protects", "cures"} {
+			if v, ok := g.r.Kills[k]; ok {
+				out = append(out, StageKill{k, v})
+			}
+		}
+		return out
+	}
+	stages := g.s.Stages
+	if len(stages) == 0 {
+		stages = g.c.Stages
+	}
+	for _, st := range stages {
+		out = append(out, StageKill{st, g.r.Kills[st]})
+	}
+	return out
+}
+
 // pick stands on the mildest rung that can work: what only needs watching is
 // left; otherwise the mildest allowed remedy that is good (or, failing that,
 // fair) at this pressure, with the hand work and the change of culture below.
-func pick(a *Advice, c *knowledge.Cause, s Situation) {
+// Under the school that eradicates, what could be borne is treated as well.
+func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	say := func(f string, args ...any) { a.Why = append(a.Why, fmt.Sprintf(f, args...)) }
 	usable := func(o Offer) bool { return o.Meant && (o.Status == Go || o.Status == Care) }
 	if c.Regulated != "" {
@@ -155,7 +193,8 @@ func pick(a *Advice, c *knowledge.Cause, s Situation) {
 	}
 	top := -1
 	need := "good"
-	if s.Pressure == "light" {
+	eradicate := choose(b, &s, "aim").Option == "eradicate"
+	if s.Pressure == "light" && !eradicate {
 		need = "fair"
 		for _, o := range a.Offers {
 			if o.Remedy == "leave" && usable(o) && worthOrder[o.Worth] >= 2 {
@@ -166,9 +205,12 @@ func pick(a *Advice, c *knowledge.Cause, s Situation) {
 			}
 		}
 	}
+	if eradicate {
+		say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
+	}
 	for _, want := range []string{need, "fair", "some"} {
 		for i, o := range a.Offers {
-			if usable(o) && o.Remedy != "leave" && o.Kind != "referred" && worthOrder[o.Worth] >= worthOrder[want] {
+			if usable(o) && o.Remedy != "leave" && o.Remedy != "pull-bag" && o.Kind != "referred" && worthOrder[o.Worth] >= worthOrder[want] {
 				top = i
 				break
 			}
@@ -178,21 +220,33 @@ func pick(a *Advice, c *knowledge.Cause, s Situation) {
 		}
 	}
 	if top < 0 {
+		if at := slices.IndexFunc(a.Offers, func(o Offer) bool { return o.Remedy == "pull-bag" && usable(o) }); at >= 0 {
+			a.Pick = append(a.Pick, "pull-bag")
+			say("Nothing cures it: pull it, and plant something else there.")
+			describe(a, a.Offers[at].Rung, s)
+			return
+		}
 		say("Nothing on the ladder is free today; see what each one waits for.")
 		describe(a, 7, s)
 		return
 	}
 	chosen := a.Offers[top]
+	if at := slices.IndexFunc(a.Offers, func(o Offer) bool {
+		return o.Remedy == "pull-bag" && usable(o) && o.Worth == "good" && o.When == ""
+	}); at >= 0 && c.Seriousness == "high" && worthOrder[chosen.Worth] < 3 {
+		chosen = a.Offers[at]
+		say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
+	}
 	hand, culture := false, false
-	for _, o := range a.Offers[:top] {
-		if !usable(o) || o.Remedy == "leave" || o.Remedy == "pull-bag" {
+	for _, o := range a.Offers {
+		if o.Rung > chosen.Rung || o.Remedy == chosen.Remedy || !usable(o) || o.Remedy == "leave" || o.Remedy == "pull-bag" || o.Remedy == "resistant" {
 			continue
 		}
-		if o.Rung == 1 && !hand && o.Worth != "some" {
+		if o.Rung == 1 && !hand && o.Worth != "some" && chosen.Rung > 1 {
 			hand = true
 			a.Pick = append(a.Pick, o.Remedy)
 		}
-		if o.Rung == 2 && !culture {
+		if o.Rung == 2 && !culture && chosen.Rung > 1 && chosen.Rung != 2 {
 			culture = true
 			a.Pick = append(a.Pick, o.Remedy)
 		}
@@ -202,7 +256,8 @@ func pick(a *Advice, c *knowledge.Cause, s Situation) {
 	describe(a, chosen.Rung, s)
 }
 
-// describe says of every offer why it is or is not the rung to stand on.
+// describe says of every offer why it is or is not the rung to stand on: a
+// milder one by what it leaves alive, a harsher one by what it would add.
 func describe(a *Advice, rung int, s Situation) {
 	pressure := s.Pressure
 	if pressure == "" {
@@ -213,16 +268,60 @@ func describe(a *Advice, rung int, s Situation) {
 		switch {
 		case slices.Contains(a.Pick, o.Remedy):
 			o.Ladder = "chosen: the mildest that does enough"
+			if t := killText(o.Kills); t != "" {
+				o.Ladder += "; " + t
+			}
 		case !o.Meant:
 			o.Ladder = "not meant for this"
 		case o.Status == No || o.Status == NotNow:
 			o.Ladder = o.Reasons[0].Text
+		case o.Remedy == "leave" && rung > 0:
+			o.Ladder = fmt.Sprintf("at %s pressure it would go on growing", pressure)
 		case o.Rung < rung:
 			o.Ladder = fmt.Sprintf("milder, but does too little alone at %s pressure", pressure)
+			if t := killText(o.Kills); t != "" {
+				o.Ladder += ": " + t
+			}
 		case o.Rung == rung:
 			o.Ladder = "as mild; an alternative"
+			if t := killText(o.Kills); t != "" {
+				o.Ladder += ": " + t
+			}
 		default:
-			o.Ladder = "harsher than is needed yet"
+			o.Ladder = "harsher than is needed yet" + harm(o)
 		}
 	}
+}
+
+// killText says what is killed of each stage, in whole tenths.
+func killText(k []StageKill) string {
+	parts := []string{}
+	for _, x := range k {
+		word := map[string]string{"egg": "eggs", "crawler": "crawlers", "young": "young", "grub": "grubs", "resting": "resting ones", "adult": "adults"}[x.Stage]
+		switch {
+		case x.Stage == "protects":
+			parts = append(parts, fmt.Sprintf("keeps about %.0f in 10 clean leaves clean", x.Share*10))
+		case x.Stage == "cures":
+			continue
+		case x.Share < .05:
+			parts = append(parts, "no "+word)
+		default:
+			parts = append(parts, fmt.Sprintf("about %.0f in 10 %s", x.Share*10, word))
+		}
+	}
+	if len(parts) == 0 {
+		return ""
+	}
+	if len(k) > 0 && k[0].Stage == "protects" {
+		return parts[0]
+	}
+	return "takes " + strings.Join(parts, ", ")
+}
+
+// harm names the greatest hazard of a harsher one.
+func harm(o *Offer) string {
+	if o.Hazard == 0 {
+		return ""
+	}
+	return fmt.Sprintf("; hazard %d of 18", o.Hazard)
 }

@@ -19,7 +19,7 @@ type gateInput struct {
 type gate func(*gateInput) []Reason
 
 // gates in the order their reasons are most useful to read.
-var gates = []gate{regulated, meant, licensed, law, policy, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, indoors, living}
+var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, indoors, living, climate}
 
 func say(gate string, st Status, format string, a ...any) []Reason {
 	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
@@ -38,15 +38,39 @@ func meant(g *gateInput) []Reason {
 			return say("meant", No, "Must not: %s.", m.Why)
 		}
 	}
-	for _, a := range g.c.Actions {
-		if a.Remedy == g.r.ID {
-			return nil
+	if _, ok := g.action(); ok {
+		return nil
+	}
+	for _, m := range g.c.MustNot {
+		if m.Remedy == g.r.Like && g.r.Like != "" {
+			return say("meant", No, "Must not: %s.", m.Why)
 		}
 	}
 	if g.c.Kind == "helper" {
 		return say("meant", No, "%s is a helper and is left alone.", g.c.Name)
 	}
 	return say("meant", No, "Not meant for %s: it would do nothing useful.", g.c.Name)
+}
+
+// action is what the cause says of the remedy, or of the one it stands in for:
+// then a step less worth, and not where the cause forbids that one.
+func (g *gateInput) action() (knowledge.Action, bool) {
+	for _, a := range g.c.Actions {
+		if a.Remedy == g.r.ID {
+			return a, true
+		}
+	}
+	if g.r.Like == "" || slices.ContainsFunc(g.c.MustNot, func(m knowledge.MustNot) bool { return m.Remedy == g.r.Like }) {
+		return knowledge.Action{}, false
+	}
+	for _, a := range g.c.Actions {
+		if a.Remedy == g.r.Like {
+			a.Remedy = g.r.ID
+			a.Worth = map[string]string{"good": "fair", "fair": "some", "some": "some"}[a.Worth]
+			return a, true
+		}
+	}
+	return knowledge.Action{}, false
 }
 
 func licensed(g *gateInput) []Reason {
@@ -155,6 +179,9 @@ func food(g *gateInput) []Reason {
 		return say("food", No, "Not for anything that is eaten.")
 	}
 	var out []Reason
+	if crops := g.s.House.Labels[g.r.ID].Crops; len(crops) > 0 && !g.named(crops) {
+		return say("food", No, "The bottle on this shelf does not name this crop.")
+	}
 	if g.r.Food == "label" {
 		out = say("food", Care, "Eaten: only a product whose label names this crop.")
 	}
@@ -174,6 +201,15 @@ func food(g *gateInput) []Reason {
 	return out
 }
 
+// named says whether a bottle's crops name the plant, by itself, its group or
+// its family. A plant not known here is named by none.
+func (g *gateInput) named(crops []string) bool {
+	h := g.b.Host(g.s.Host)
+	return h != nil && slices.ContainsFunc(crops, func(c string) bool {
+		return c != "" && (c == h.ID || c == h.Group || c == h.Family)
+	})
+}
+
 func earlier(g *gateInput) []Reason {
 	var out []Reason
 	for _, e := range g.s.Earlier {
@@ -182,10 +218,17 @@ func earlier(g *gateInput) []Reason {
 			continue
 		}
 		days, c := g.b.ConflictBetween(e.Remedy, g.r.ID)
-		if c == nil || c.DormantOK && g.s.Dormant || days == 0 {
+		if c == nil {
+			continue
+		}
+		days, care := g.wait(e.Remedy, days, c)
+		if days == 0 {
 			continue
 		}
 		free := on.AddDate(0, 0, days)
+		if care > 0 && !g.day.Before(free) && g.day.Before(on.AddDate(0, 0, care)) {
+			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %d days. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), care)...)
+		}
 		if g.day.Before(free) {
 			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s and %d days have to lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), days, c.Why), free.Format(DateLayout)})
 		}
@@ -309,7 +352,10 @@ func sunAndThirst(g *gateInput) []Reason {
 }
 
 func season(g *gateInput) []Reason {
+	h := g.b.Host(g.s.Host)
 	switch {
+	case g.r.Season == "dormant" && h != nil && !h.Dormant:
+		return say("season", No, "%s keeps its leaves in winter; a winter spray would burn them.", h.Name)
 	case g.r.Season == "dormant" && !g.s.Dormant:
 		return say("season", NotNow, "Only on a leafless, dormant plant.")
 	case g.r.Season == "leaf" && g.s.Dormant:
@@ -359,4 +405,13 @@ func living(g *gateInput) []Reason {
 		out = append(out, say("water", Care, "Harms water life: keep it well away from the pond or drain.")...)
 	}
 	return out
+}
+
+// climate tells where a bought helper can live; the temperature itself is the
+// temperature gate's.
+func climate(g *gateInput) []Reason {
+	if g.r.Climate == "" {
+		return nil
+	}
+	return say("climate", Care, "It lives only where it is %s.", g.r.Climate)
 }

@@ -5,6 +5,7 @@ import (
 	"os"
 	"slices"
 	"testing"
+	"time"
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
@@ -27,6 +28,11 @@ func advise(t require.TestingT, cause string, s remedy.Situation) map[string]rem
 		out[o.Remedy] = o
 	}
 	return out
+}
+
+func dayBefore(day string, n int) string {
+	d, _ := time.Parse(remedy.DateLayout, day)
+	return d.AddDate(0, 0, -n).Format(remedy.DateLayout)
 }
 
 func ptr[T any](v T) *T { return &v }
@@ -127,8 +133,23 @@ func TestThePickIsTheMildestThatWorks(t *testing.T) {
 // Over all causes, representative plants and seasons.
 func TestMatrix(t *testing.T) {
 	b := herbarium.Embedded()
-	fungicides := []string{"sulfur", "copper", "bicarbonate"}
-	insecticides := []string{"pyrethrins", "spinosad", "azadirachtin", "btk"}
+	// What only kills fungi, and what only kills animals, by their own figures.
+	fungicides, insecticides := []string{}, []string{}
+	for _, r := range b.Remedies {
+		_, protects := r.Kills["protects"]
+		_, cures := r.Kills["cures"]
+		animal := r.Kills["young"]+r.Kills["adult"]+r.Kills["crawler"]+r.Kills["grub"] > 0
+		switch {
+		case r.Kind != "product":
+		case (protects || cures) && !animal:
+			fungicides = append(fungicides, r.ID)
+		case animal && !protects && !cures:
+			insecticides = append(insecticides, r.ID)
+		}
+	}
+	require.Subset(t, fungicides, []string{"copper", "bicarbonate", "bordeaux", "kelp"})
+	require.Subset(t, insecticides, []string{"pyrethrins", "spinosad", "soap", "beauveria", "summer-oil"})
+	mites := []string{"sulfur", "sulfur-dust", "lime-sulfur"} // kill mites as well as fungi
 	hosts := []string{"", "rose", "bean", "blue-spruce", "jade", "calamondin", "maidenhair", "apple", "pelargonium", "viburnum"}
 	for _, c := range b.Causes {
 		for _, h := range hosts {
@@ -147,7 +168,8 @@ func TestMatrix(t *testing.T) {
 							continue
 						}
 						require.False(t, slices.Contains(insecticides, o.Remedy) && (c.Class == "fungus" || c.Class == "virus" || c.Class == "oomycete"), "%s for %s", o.Remedy, c.ID)
-						require.False(t, slices.Contains(fungicides, o.Remedy) && c.Class != "mite" && c.Kind != "disease", "%s for %s", o.Remedy, c.ID)
+						require.False(t, slices.Contains(fungicides, o.Remedy) && o.Remedy != "kelp" && c.Kind != "disease", "%s for %s", o.Remedy, c.ID)
+						require.False(t, slices.Contains(mites, o.Remedy) && c.Class != "mite" && c.Class != "armored-scale" && c.Kind != "disease", "%s for %s", o.Remedy, c.ID)
 						require.False(t, r.Kind == "product" && (c.Kind == "helper" || c.Kind == "harmless" || c.Class == "virus" || c.Regulated != ""), "%s for %s", o.Remedy, c.ID)
 						require.False(t, in && r.Hazards.Bees >= 2 && r.Kind == "product", "%s in bloom", o.Remedy)
 						if host := b.Host(h); host != nil {
@@ -173,7 +195,7 @@ func TestGatesAreMonotone(t *testing.T) {
 		host := rapid.SampledFrom(b.Hosts).Draw(t, "host")
 		s := remedy.Situation{Host: host.ID, Date: "2026-07-10", Place: rapid.SampledFrom(knowledge.Places).Draw(t, "place"), Edible: rapid.Bool().Draw(t, "edible"), Pond: rapid.Bool().Draw(t, "pond"), InBloom: rapid.Bool().Draw(t, "bloom")}
 		before := advise(t, c.ID, s)
-		switch rapid.IntRange(0, 8).Draw(t, "hazard") {
+		switch rapid.IntRange(0, 11).Draw(t, "hazard") {
 		case 0:
 			s.InBloom = true
 		case 1:
@@ -190,6 +212,14 @@ func TestGatesAreMonotone(t *testing.T) {
 			s.Sun = true
 		case 7:
 			s.Earlier = append(s.Earlier, remedy.Earlier{Remedy: rapid.SampledFrom(b.Remedies).Draw(t, "earlier").ID, On: "2026-07-09"})
+		case 9:
+			s.Dog = true
+		case 10:
+			id := rapid.SampledFrom(b.Remedies).Draw(t, "bottle").ID
+			s.House.Labels = map[string]remedy.Label{id: {RepeatMin: 40, Most: 1, WaitDays: 60, Crops: []string{"nothing"}}}
+		case 11:
+			ingredient := rapid.SampledFrom(b.Remedies).Draw(t, "law").Ingredient
+			s.House.Law = map[string]remedy.Law{ingredient: {Status: rapid.SampledFrom([]string{"restricted", "licensed", "banned"}).Draw(t, "status")}}
 		case 8:
 			s.House.Policy = map[string]remedy.Policy{rapid.SampledFrom(b.Remedies).Draw(t, "banned").ID: {Use: "no"}}
 		}

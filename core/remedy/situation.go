@@ -39,6 +39,8 @@ type Label struct {
 	WaitDays  int    `json:"waitDays,omitempty"`
 	Low       string `json:"low,omitempty"`
 	High      string `json:"high,omitempty"`
+
+	Crops []string `json:"crops,omitempty" maxItems:"40" doc:"crops this bottle names, by host id, group or family; empty: not written down"`
 }
 
 // House is everything a coordinator has set.
@@ -46,6 +48,8 @@ type House struct {
 	Policy map[string]Policy `json:"policy,omitempty"` // remedy id → word
 	Law    map[string]Law    `json:"law,omitempty"`    // active ingredient → rule
 	Labels map[string]Label  `json:"labels,omitempty"` // remedy id → bottle
+
+	Schools map[string]string `json:"schools,omitempty"` // question → answer; the default where none is given
 }
 
 // Situation is the case as far as a treatment is concerned.
@@ -69,7 +73,11 @@ type Situation struct {
 	Stages        []string  `json:"stages,omitempty" doc:"stages seen: egg, crawler, young, grub, adult"`
 	Pressure      string    `json:"pressure,omitempty" enum:"light,moderate,heavy,"`
 	Earlier       []Earlier `json:"earlier,omitempty"`
+	BadYear       bool      `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	CalciumLow    bool      `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
 	House         House     `json:"house,omitempty"`
+
+	Schools map[string]string `json:"schools,omitempty" doc:"answers this case chose for itself, over the house's"`
 }
 
 // Check names what cannot be used.
@@ -111,6 +119,8 @@ func (s Situation) Check(b *knowledge.Base) error {
 			l.Add("house.policy."+id, fmt.Sprintf("%q is not a policy", p.Use), "use yes, heavy or no")
 		}
 	}
+	checkSchools(b, "house.schools", s.House.Schools, &l)
+	checkSchools(b, "schools", s.Schools, &l)
 	for id, w := range s.House.Law {
 		if !slices.Contains([]string{"allowed", "restricted", "licensed", "banned"}, w.Status) {
 			l.Add("house.law."+id, fmt.Sprintf("%q is not a legal status", w.Status), "use allowed, restricted, licensed or banned")

@@ -11,7 +11,7 @@ import (
 // Describe gives the OpenAPI 3.1 document, from which the page's types are
 // made. It needs no desk.
 func Describe() ([]byte, error) {
-	empty := knowledge.New(nil, nil, nil, nil, nil, nil)
+	empty := knowledge.New(knowledge.Entries{})
 	s := New(&desk.Service{Base: empty}, nil, slog.New(slog.DiscardHandler))
 	raw, err := json.MarshalIndent(s.API.OpenAPI(), "", "  ")
 	return append(raw, '\n'), err

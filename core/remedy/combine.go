@@ -1,0 +1,88 @@
+package remedy
+
+import (
+	"fmt"
+	"slices"
+	"strings"
+
+	"botanik/core/knowledge"
+)
+
+// Combine says how what was chosen works together: what comes first, what each
+// cannot reach, what has to change next time. In plain sentences, the order
+// they are done in.
+func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) []string {
+	out := []string{}
+	say := func(f string, a ...any) { out = append(out, fmt.Sprintf(f, a...)) }
+	has := func(id string) bool { return slices.Contains(ids, id) }
+	var sprays, soil, releases []*knowledge.Remedy
+	for _, id := range ids {
+		r := b.Remedy(id)
+		switch {
+		case r == nil:
+		case r.Kind == "product" && r.Reach != "soil":
+			sprays = append(sprays, r)
+		case r.Reach == "soil":
+			soil = append(soil, r)
+		case strings.HasPrefix(r.ID, "release-"):
+			releases = append(releases, r)
+		}
+	}
+	names := func(list []*knowledge.Remedy) string {
+		n := make([]string, len(list))
+		for i, r := range list {
+			n[i] = strings.ToLower(r.Name)
+		}
+		return strings.Join(n, " and ")
+	}
+	if c.Kind != "helper" && c.Kind != "harmless" && honeydew(c) && !has("sticky-band") && has("keep-helpers") {
+		say("Stop ants climbing: they guard it from its enemies.")
+	}
+	if has("prune-out") && len(sprays)+len(releases) > 0 {
+		say("Cut out the worst first: less is left to treat.")
+	}
+	if has("hose-off") && len(sprays) > 0 {
+		say("Hose off in the morning, let it dry, then %s in the evening on what is left.", names(sprays))
+	}
+	if has("wipe") && len(sprays) > 0 && !has("hose-off") {
+		say("Wipe first, then %s reaches what the cloth missed.", names(sprays))
+	}
+	if lt := b.LifeTable(c.LifeTable); lt != nil && len(soil) == 0 {
+		stages := []string{}
+		for _, st := range lt.Stages {
+			if st.Soil {
+				stages = append(stages, st.Name)
+			}
+		}
+		if len(stages) > 0 && len(stages) < len(lt.Stages) && len(sprays) > 0 {
+			say("Part of its life is out of reach (%s): nothing on the leaves ends it in one go. Repeat on the days given.", strings.Join(stages, ", "))
+		}
+	}
+	if len(sprays) > 0 && len(releases) > 0 {
+		for _, sp := range sprays {
+			for _, re := range releases {
+				if days, k := b.ConflictBetween(sp.ID, re.ID); k != nil && days > 0 {
+					say("First %s, then wait %d days before you %s.", strings.ToLower(sp.Name), days, strings.ToLower(re.Name))
+				}
+			}
+		}
+	}
+	for _, sp := range sprays {
+		switch {
+		case sp.Mode != "" && sp.Mode[0] >= '0' && sp.Mode[0] <= '9':
+			say("%s works by group %s: if it has to be done again, change to another way of killing.", sp.Name, sp.Mode)
+		case sp.Kills["egg"] < .2 && slices.Contains(c.Stages, "egg") && sp.Kills["young"] > 0:
+			say("%s spares eggs: what hatches after needs the next round.", sp.Name)
+		}
+	}
+	if c.Kind == "disease" && len(sprays) > 0 && slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return r.Kills["protects"] > r.Kills["cures"] }) {
+		say("A spray protects clean leaves; spotted ones do not heal. Clear those first.")
+	}
+	return out
+}
+
+// honeydew: a sap sucker whose sugar ants come for.
+func honeydew(c *knowledge.Cause) bool {
+	_, sticky := c.Findings["sticky"]["yes"]
+	return sticky && c.Findings["sticky"]["yes"].P() >= .35
+}

@@ -1,0 +1,175 @@
+package remedy
+
+import (
+	"fmt"
+	"slices"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+)
+
+// Chosen is the answer that holds for a question of the trade, and who chose it.
+type Chosen struct {
+	School string `json:"school"`
+	Option string `json:"option"`
+	By     string `json:"by" enum:"default,house,case"`
+}
+
+// choose says which answer holds: the case's, else the house's, else the default.
+func choose(b *knowledge.Base, s *Situation, id string) Chosen {
+	sch := b.School(id)
+	c := Chosen{School: id, By: "default"}
+	if sch != nil {
+		c.Option = sch.Default
+	} else if known := knowledge.KnownSchools[id]; len(known) > 0 {
+		c.Option = known[0]
+	}
+	if o, ok := s.House.Schools[id]; ok {
+		c.Option, c.By = o, "house"
+	}
+	if o, ok := s.Schools[id]; ok {
+		c.Option, c.By = o, "case"
+	}
+	return c
+}
+
+// Schools lists the answers that hold, one for every question.
+func Schools(b *knowledge.Base, s Situation) []Chosen {
+	out := make([]Chosen, 0, len(b.Schools))
+	for _, x := range b.Schools {
+		out = append(out, choose(b, &s, x.ID))
+	}
+	return out
+}
+
+func checkSchools(b *knowledge.Base, at string, m map[string]string, l *fault.List) {
+	for id, o := range m {
+		sch := b.School(id)
+		switch {
+		case sch == nil:
+			l.Add(at+"."+id, "is not a question of the herbarium", "use an id from kb list schools")
+		case sch.Option(o) == nil:
+			l.Add(at+"."+id, fmt.Sprintf("%q is not an answer to it", o), "use one of its options")
+		}
+	}
+}
+
+func (g *gateInput) school(id string) string { return choose(g.b, &g.s, id).Option }
+
+var (
+	oils         = []string{"summer-oil", "dormant-oil", "neem-oil", "aromatic-oil"}
+	sulfurs      = []string{"sulfur", "sulfur-dust", "lime-sulfur"}
+	coppers      = []string{"copper", "bordeaux"}
+	poisons      = []string{"pyrethrins", "spinosad", "btk", "bti"}
+	wingedHelper = []string{"release-lacewing", "release-mealybug-ladybird", "release-whitefly-wasp"}
+)
+
+func both(a, b string, x, y []string) bool {
+	return slices.Contains(x, a) && slices.Contains(y, b) || slices.Contains(x, b) && slices.Contains(y, a)
+}
+
+// schools is the gate of the questions where good advisors disagree.
+func schools(g *gateInput) []Reason {
+	var out []Reason
+	add := func(st Status, f string, a ...any) { out = append(out, say("school", st, f, a...)...) }
+	switch {
+	case slices.Contains(poisons, g.r.ID):
+		switch g.school("plant-poisons") {
+		case "never":
+			add(No, "The school chosen here never uses it.")
+		case "heavy":
+			if g.s.Pressure != "heavy" {
+				add(NotNow, "The school chosen here keeps it for heavy pressure.")
+			}
+		}
+	case g.r.ID == "alcohol":
+		switch g.school("alcohol") {
+		case "spot":
+			if g.s.Pressure == "heavy" {
+				add(NotNow, "Spot only: at heavy pressure there are too many to dab. Wash off the most first.")
+			}
+		case "as-bought":
+			add(Care, "As bought: on a cotton bud only, one insect at a time, wiped at once; undiluted it chills the leaf until it goes glassy.")
+		}
+	case g.r.ID == "castile" && g.school("soap") == "insecticidal":
+		add(Care, "The second choice: insecticidal soap is made for plants.")
+	case g.r.ID == "detergent":
+		if g.school("soap") == "detergent" {
+			add(Care, "Not made for plants: patch test three leaves, two days, and rinse after an hour.")
+		} else {
+			add(No, "The school chosen here uses no washing-up liquid: it strips the wax off leaves.")
+		}
+	case g.r.Season == "dormant" && g.school("dormant-spray") == "bad-year" && !g.s.BadYear:
+		add(NotNow, "Only after a bad year: nothing says last year was bad on this plant.")
+	case g.r.ID == "gypsum" && !g.s.CalciumLow:
+		if g.school("blossom-end-rot") == "calcium" {
+			add(Care, "No soil test is known: even water does more than calcium.")
+		} else {
+			add(NotNow, "Only when a soil test shows too little calcium: even water and mulch come first.")
+		}
+	case slices.Contains(wingedHelper, g.r.ID) && g.s.Place != "indoors" && g.s.Place != "greenhouse":
+		switch {
+		case g.school("bought-helpers") == "release":
+			add(Care, "Outdoors winged helpers mostly fly off.")
+		case g.r.ID == "release-whitefly-wasp":
+			add(No, "Only under glass.")
+		case g.s.Pressure != "heavy":
+			add(NotNow, "Outdoors only on dense colonies: winged helpers fly off where food is thin. Plant for helpers instead.")
+		default:
+			add(Care, "Outdoors part of them fly off.")
+		}
+	}
+	return out
+}
+
+// wait is the conflict's days under the schools of this case: what must pass,
+// and until when care is asked for beyond that.
+func (g *gateInput) wait(earlier string, days int, c *knowledge.Conflict) (must, care int) {
+	if g.s.Dormant && c.DormantOK {
+		if both(earlier, g.r.ID, coppers, oils) && g.school("copper-oil") == "apart" {
+			return days, 0
+		}
+		return 0, 0
+	}
+	if days >= 30 && both(earlier, g.r.ID, oils, sulfurs) && g.school("sulfur-oil") == "fortnight" {
+		return 14, days
+	}
+	return days, 0
+}
+
+// Together refuses what may not be used in one round, each with its reason:
+// kept apart for days, or more of the three winter sprays than the school
+// chosen here allows.
+func Together(b *knowledge.Base, s Situation, ids []string) error {
+	var l fault.List
+	g := gateInput{b: b, s: s}
+	for i := range ids {
+		for j := range ids[:i] {
+			x, y := b.Remedy(ids[j]), b.Remedy(ids[i])
+			_, k := b.ConflictBetween(ids[j], ids[i])
+			if x == nil || y == nil || k == nil {
+				continue
+			}
+			days := max(k.DaysAtoB, k.DaysBtoA)
+			g.r = y
+			if must, _ := g.wait(ids[j], days, k); must > 0 {
+				l.Add(fmt.Sprintf("remedies[%d]", i), fmt.Sprintf("%s and %s may not be used together: %s", x.Name, y.Name, k.Why), "choose one of the two")
+			}
+		}
+	}
+	n := 0
+	kinds := [][]string{{"dormant-oil"}, {"lime-sulfur"}, {"copper", "bordeaux"}}
+	for _, k := range kinds {
+		if slices.ContainsFunc(ids, func(id string) bool { return slices.Contains(k, id) }) {
+			n++
+		}
+	}
+	most := 2
+	if choose(b, &s, "dormant-three").Option == "one" {
+		most = 1
+	}
+	if s.Dormant && n > most {
+		l.Add("remedies", fmt.Sprintf("%d of oil, lime sulfur and copper are chosen; the school chosen here allows %d in one winter", n, most), "leave one out")
+	}
+	return l.Err()
+}
