@@ -78,12 +78,13 @@ func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 // RepeatRequest asks for treatment days.
 type RepeatRequest struct {
 	Start  time.Time
-	GapMin int // label's shortest gap, days
-	GapMax int // label's longest useful gap, days
-	Most   int // label's most per season; 0 when it sets none
-	Used   int // already used this season
-	Want   int // treatments wanted in this round, this one included
-	School int // a fixed rhythm in days chosen instead; 0 to compute
+	GapMin int  // label's shortest gap, days
+	GapMax int  // label's longest useful gap, days
+	Most   int  // label's most per season; 0 when it sets none
+	Used   int  // already used this season
+	Want   int  // treatments wanted in this round, this one included
+	School int  // a fixed rhythm in days chosen instead; 0 to compute
+	Burst  bool // days 0, 3 and 8, then weekly, each moved apart to the label's gap
 	Window *Window
 	Kills  float64 // share of eggs the remedy kills; above .5 the window does not bind
 }
@@ -123,6 +124,9 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	}
 	s := Schedule{Gap: r.GapMin, Notes: []string{}}
 	switch {
+	case r.Burst:
+		s.Gap = max(3, r.GapMin)
+		s.Notes = append(s.Notes, "A burst: days 0, 3 and 8, then weekly, each moved apart to the label's gap.")
 	case r.School > 0:
 		s.Gap = r.School
 		s.Notes = append(s.Notes, fmt.Sprintf("Every %d days, as chosen.", r.School))
@@ -154,8 +158,14 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		n = left
 		s.Notes = append(s.Notes, fmt.Sprintf("Cut to %d: the label allows %d a season and %d are used.", n, r.Most, r.Used))
 	}
+	at := 0
 	for i := range n {
-		s.Days = append(s.Days, r.Start.AddDate(0, 0, i*s.Gap))
+		s.Days = append(s.Days, r.Start.AddDate(0, 0, at))
+		step := s.Gap
+		if r.Burst {
+			step = max([]int{3, 5, 7}[min(i, 2)], r.GapMin)
+		}
+		at += step
 	}
 	return s, nil
 }

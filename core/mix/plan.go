@@ -27,6 +27,8 @@ type Request struct {
 	Spoons  string `json:"spoons,omitempty" doc:"the grower's kitchen spoons" enum:"metric,us,imperial,au,"`
 	Even    bool   `json:"even,omitempty" doc:"share the mix evenly over the tanks instead of full tanks and a remainder"`
 	Parts   []Part `json:"parts" doc:"what goes in; one to four parts"`
+
+	Treatments int `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"how often it is done, for how much to buy; once when left out"`
 }
 
 // Spooned is an amount in kitchen measures. Never above the exact amount's
@@ -67,6 +69,16 @@ type Tank struct {
 	WaterTx string  `json:"waterText"`
 	Doses   []Dose  `json:"doses"`
 	Count   int     `json:"count"` // how many such fillings
+
+	Steps []FillStep `json:"steps"` // how it fills, one step after another
+}
+
+// FillStep is one step of filling: what is added and where the level then is.
+type FillStep struct {
+	Adds  string  `json:"adds"` // water, or the part's name
+	Form  string  `json:"form"` // water, or the part's form
+	Text  string  `json:"text"` // "60 mL of water, to the first line"
+	Level float64 `json:"levelMl"`
 }
 
 // Plan answers a Request.
@@ -157,7 +169,10 @@ func Make(req Request) (Plan, error) {
 		return Plan{}, fault.New("parts", "the parts together are more than the whole mix", "check the rates")
 	}
 	sort.SliceStable(parts, func(i, j int) bool { return formOrder[parts[i].Form] < formOrder[parts[j].Form] })
-	return build(vol, tank, req.Even, world, parts), nil
+	if req.Treatments < 0 || req.Treatments > 12 {
+		return Plan{}, fault.New("treatments", fmt.Sprintf("%d treatments cannot be", req.Treatments), "give 1 to 12, or leave it out for one")
+	}
+	return build(vol, tank, req.Even, world, parts, max(1, req.Treatments)), nil
 }
 
 func checkVolume(faults *fault.List, field string, q Quantity, least *big.Rat) {
@@ -219,7 +234,7 @@ func addRateFault(l *fault.List, field string, err error) {
 	}
 }
 
-func build(vol, tank Quantity, even bool, world string, parts []part) Plan {
+func build(vol, tank Quantity, even bool, world string, parts []part, times int) Plan {
 	total, cap := vol.Base(), tank.Base()
 	if cap.Cmp(total) > 0 {
 		cap = total
@@ -242,7 +257,8 @@ func build(vol, tank Quantity, even bool, world string, parts []part) Plan {
 	}
 	for _, p := range parts {
 		amount := new(big.Rat).Mul(total, p.rate.Fraction)
-		plan.Buy = append(plan.Buy, dose(p, amount, ""))
+		all := new(big.Rat).Mul(amount, big.NewRat(int64(times), 1))
+		plan.Buy = append(plan.Buy, dose(p, all, ""))
 		plan.PerLitre = append(plan.PerLitre, p.Name+": "+p.rate.PerLitre())
 		if p.low != nil && p.high != nil {
 			if share, ok := p.rate.Share(*p.low, *p.high); ok {
@@ -292,7 +308,39 @@ func fill(v *big.Rat, world string, parts []part) (Tank, tankRat) {
 	}
 	ex.water = water
 	t.Water, t.WaterTx = float(water), volumeText(water)
+	t.Steps = fillSteps(v, water, parts, t.Doses)
 	return t, ex
+}
+
+// fillSteps: water to the first line, each part in its order, water to the
+// line. The first line is half, or a quarter where an emulsifier has to be
+// stirred milky first; never more than the water there is.
+func fillSteps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
+	part1 := big.NewRat(1, 2)
+	for _, p := range parts {
+		if p.Form == "emulsifier" {
+			part1 = big.NewRat(1, 4)
+		}
+	}
+	first := new(big.Rat).Mul(v, part1)
+	if first.Cmp(water) > 0 {
+		first.Set(water)
+	}
+	level := new(big.Rat).Set(first)
+	out := []FillStep{}
+	if first.Sign() > 0 {
+		out = append(out, FillStep{"water", "water", volumeText(first) + " of water, to the first line", float(level)})
+	}
+	for i, p := range parts {
+		if p.rate.Dim == Volume {
+			level = new(big.Rat).Add(level, new(big.Rat).Mul(v, p.rate.Fraction))
+		}
+		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + strings.ToLower(p.Name), float(level)})
+	}
+	if rest := new(big.Rat).Sub(v, level); rest.Sign() > 0 {
+		out = append(out, FillStep{"water", "water", "water up to the line of " + volumeText(v), float(v)})
+	}
+	return out
 }
 
 func dose(p part, amount *big.Rat, world string) Dose {
@@ -335,7 +383,13 @@ func volumeText(r *big.Rat) string {
 }
 
 func order(parts []part) []string {
-	steps := []string{"Half fill the sprayer with water."}
+	first := "Half fill the sprayer with water."
+	for _, p := range parts {
+		if p.Form == "emulsifier" {
+			first = "Fill a quarter of the sprayer with lukewarm water."
+		}
+	}
+	steps := []string{first}
 	for _, p := range parts {
 		s := "Add the " + strings.ToLower(p.Name)
 		switch p.Form {

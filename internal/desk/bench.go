@@ -128,7 +128,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 			}
 		}
 		if c.Verdict != nil && c.Verdict.Cause != in.Cause {
-			c.Act, c.Treatment, c.Mix, c.Days = nil, nil, nil, nil // they answered another question
+			c.Act, c.Treatment, c.Mix, c.Days, c.Doses = nil, nil, nil, nil, []Dosed{} // they answered another question
 		}
 		c.Verdict = &v
 		text := in.Degree + ": "
@@ -187,6 +187,9 @@ type ActInput struct {
 	Helpers bool     `json:"helpers,omitempty"`
 	Stages  []string `json:"stages,omitempty"`
 	Drought bool     `json:"drought,omitempty"`
+	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
+	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	LowCa   bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
 	Choice  string   `json:"choice" enum:"act,wait,pull"`
 	Press   string   `json:"pressure" enum:"light,moderate,heavy"`
 }
@@ -250,11 +253,16 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 	if err := l.Err(); err != nil {
 		return View{}, err
 	}
+	_, seen, err := s.HouseRules(ctx)
+	if err != nil {
+		return View{}, err
+	}
 	return s.change(ctx, who, id, from, "act", func(c *Case) (string, error) {
+		c.HouseSeen = &seen
 		if c.Verdict == nil {
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}
-		c.Act = &Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Choice: in.Choice, Press: in.Press, By: who.Name}
+		c.Act = &Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, LowCa: in.LowCa, Choice: in.Choice, Press: in.Press, By: who.Name}
 		switch in.Choice {
 		case "wait":
 			c.Treatment = &Treatment{Remedies: []string{"leave"}, By: who.Name}
@@ -281,7 +289,7 @@ func (s *Service) situation(ctx context.Context, c *Case) (remedy.Situation, err
 	}
 	in := c.Intake
 	today := s.today(ident)
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: today.Format(remedy.DateLayout), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: house}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: today.Format(remedy.DateLayout), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: house, Schools: c.Schools}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		gone := int(today.Sub(c.CreatedAt.Truncate(24*time.Hour)).Hours() / 24)
 		left := max(0, *in.DaysToHarvest-gone)
@@ -300,10 +308,29 @@ func (s *Service) situation(ctx context.Context, c *Case) (remedy.Situation, err
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: t.Remedy, On: t.On})
 		}
 	}
+	sit.Dormant = s.dormant(in.Host, ident, today)
 	if a := c.Act; a != nil {
-		sit.Stages, sit.Pressure, sit.Drought = a.Stages, a.Press, a.Drought
+		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Press, a.Drought, a.BadYear, a.LowCa
+		if a.Dormant != nil {
+			sit.Dormant = *a.Dormant
+		}
 	}
 	return sit, nil
+}
+
+// dormant reckons whether a plant that drops its leaves stands without them:
+// December to February in the north, June to August in the south. The advisor
+// who sees the plant can say otherwise.
+func (s *Service) dormant(host string, ident Identity, day time.Time) bool {
+	h := s.Base.Host(host)
+	if h == nil || !h.Dormant {
+		return false
+	}
+	m := int(day.Month())
+	if ident.Lat < 0 {
+		m = (m+5)%12 + 1
+	}
+	return m == 12 || m <= 2
 }
 
 // CaseAdvice is the ladder with the weather it was answered for.
@@ -353,10 +380,15 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 	if len(ids) == 0 {
 		return View{}, fault.New("remedies", "nothing is chosen", `choose at least one; "leave it and watch" is one`)
 	}
+	_, seen, err := s.HouseRules(ctx)
+	if err != nil {
+		return View{}, err
+	}
 	return s.change(ctx, who, id, from, "remedy", func(c *Case) (string, error) {
 		if err := s.mayUse(ctx, c, ids); err != nil {
 			return "", err
 		}
+		c.HouseSeen = &seen
 		names := ""
 		for i, r := range ids {
 			if i > 0 {
@@ -365,7 +397,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 			names += s.Base.Remedy(r).Name
 		}
 		if c.Treatment == nil || !slices.Equal(c.Treatment.Remedies, ids) {
-			c.Mix, c.Days = nil, nil
+			c.Mix, c.Days, c.Doses = nil, nil, []Dosed{}
 		}
 		c.Treatment = &Treatment{Remedies: ids, Note: note, By: who.Name}
 		return names, nil
@@ -395,13 +427,11 @@ func (s *Service) mayUse(ctx context.Context, c *Case, ids []string) error {
 		}
 		seen[rid] = true
 	}
-	for i := range ids {
-		for j := range ids[:i] {
-			if _, k := s.Base.ConflictBetween(ids[j], ids[i]); k != nil && k.Tank == "never" && k.DaysAtoB > 0 {
-				l.Add(fmt.Sprintf("remedies[%d]", i), fmt.Sprintf("%s and %s may not be used together: %s", s.Base.Remedy(ids[j]).Name, s.Base.Remedy(ids[i]).Name, k.Why), "choose one of the two")
-			}
-		}
+	sit, err := s.situation(ctx, c)
+	if err != nil {
+		return err
 	}
+	l.AddErr("", remedy.Together(s.Base, sit, ids))
 	return l.Err()
 }
 

@@ -36,7 +36,7 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in Intake, key string
 	sum := sha256.Sum256(raw)
 	now := s.Now()
 	row, _, err := s.Store.AddCase(ctx, s.today(id).Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
-		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, Photos: []Photo{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
+		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, Photos: []Photo{}, Doses: []Dosed{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
 		row, err := s.row(&c)
 		return row, store.Event{At: store.Stamp(now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, Before: "", After: row.Doc}, err
 	})
@@ -178,6 +178,9 @@ func unrow(r store.Case) (Case, error) {
 	if c.Photos == nil {
 		c.Photos = []Photo{}
 	}
+	if c.Doses == nil {
+		c.Doses = []Dosed{}
+	}
 	if c.FollowUps == nil {
 		c.FollowUps = []FollowUp{}
 	}
@@ -264,7 +267,8 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 	} else if ok {
 		v.MayUndo = e.Text
 	}
-	return v, nil
+	v.HouseNews, err = s.houseNews(ctx, &c)
+	return v, err
 }
 
 // undoKinds are the changes u may take back; what left the desk may not.

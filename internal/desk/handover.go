@@ -46,7 +46,9 @@ type Sheet struct {
 	Why      []string    `json:"why"`
 	LookFor  []string    `json:"lookFor"`
 	Steps    []SheetStep `json:"steps"`
+	Together []string    `json:"together"` // how the steps work together
 	Mix      *SheetMix   `json:"mix,omitempty"`
+	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
 	Days     []string    `json:"days"`
 	Hour     string      `json:"hour,omitempty"`
 	MustNot  []string    `json:"mustNot"`
@@ -106,7 +108,7 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 	if c.Handover != nil {
 		day = c.Handover.At
 	}
-	out := Sheet{Number: c.Number, Desk: ident.Name, Place: ident.Place, Date: longDay(day), Plant: c.Intake.Plant, Grower: c.Intake.Grower, Sure: sureWords[c.Verdict.Degree], Advisor: c.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []SheetStep{}, Days: []string{}, MustNot: []string{}, Handed: c.Handover != nil}
+	out := Sheet{Number: c.Number, Desk: ident.Name, Place: ident.Place, Date: longDay(day), Plant: c.Intake.Plant, Grower: c.Intake.Grower, Sure: sureWords[c.Verdict.Degree], Advisor: c.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: c.Handover != nil}
 	if c.Verdict.ReviewedBy != "" {
 		out.Advisor = c.Verdict.By + ", agreed by " + c.Verdict.ReviewedBy
 	}
@@ -125,7 +127,15 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 		return out, nil
 	}
 	out.Title, out.What, out.Why, out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
-	out.Disposal = disposal(k)
+	sit, err := s.situation(ctx, c)
+	if err != nil {
+		return Sheet{}, err
+	}
+	school := map[string]string{}
+	for _, x := range remedy.Schools(s.Base, sit) {
+		school[x.School] = x.Option
+	}
+	out.Disposal = disposal(k, school["infected-leaves"])
 	for _, m := range k.MustNot {
 		out.MustNot = append(out.MustNot, strings.ToUpper(m.What[:1])+m.What[1:]+": "+m.Why+".")
 	}
@@ -146,6 +156,7 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 		for _, id := range t.Remedies {
 			out.Steps = append(out.Steps, s.step(id))
 		}
+		out.Together = remedy.Combine(s.Base, k, sit, t.Remedies)
 		if t.Note != "" {
 			out.Steps = append(out.Steps, SheetStep{Name: "From your advisor", How: []string{t.Note}, Cautions: []string{}, Wear: []string{}})
 		}
@@ -154,15 +165,34 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 		for _, on := range d.On {
 			out.Days = append(out.Days, spokenDay(on))
 		}
-		out.Hour = "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
-		if k.Kind == "disease" {
-			out.Hour = "On a dry morning, so that the leaves dry before night; never in hot sun."
-		}
+		out.Hour = hourText(school["hour"], k.Kind == "disease", c.Intake.InBloom)
 	}
 	if m := c.Mix; m != nil {
 		out.Mix = sheetMix(s.Base.Remedy(m.Remedy), m)
 	}
+	for _, d := range c.Doses {
+		line := fmt.Sprintf("%s: %s (%s would be the range here)", s.Base.Remedy(d.Remedy).Name, d.Placed.Text, d.Placed.Range)
+		out.Amounts = append(out.Amounts, append([]string{line}, d.Placed.Lines...)...)
+	}
 	return out, nil
+}
+
+// hourText is the hour of spraying under the school chosen. Whatever it is,
+// nothing goes on open flowers by day, and a fungus wants leaves dry by night.
+func hourText(school string, fungus, bloom bool) string {
+	const (
+		evening = "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
+		morning = "On a dry calm morning, early, so that the leaves dry before night; never in hot sun."
+	)
+	switch {
+	case bloom && !fungus:
+		return "Only late in the evening, when bees are home, and not onto open flowers."
+	case school == "morning" || school != "evening" && fungus:
+		return morning
+	case fungus:
+		return "Towards evening, but early enough that the leaves are dry before night; never in hot sun."
+	}
+	return evening
 }
 
 func (s *Service) step(id string) SheetStep {
@@ -178,13 +208,26 @@ func (s *Service) step(id string) SheetStep {
 }
 
 func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
-	out := &SheetMix{Product: r.Name, Order: m.Plan.Order, Notes: append([]string{"Mix only what you use today; label what you mix; never in a drink bottle."}, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
+	product := r.Name
+	for _, p := range m.Plan.Buy {
+		if p.Name != r.Name {
+			product += " with " + strings.ToLower(p.Name)
+		}
+	}
+	out := &SheetMix{Product: product, Order: m.Plan.Order, Notes: append([]string{"Mix only what you use today; label what you mix; never in a drink bottle."}, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
 	for _, t := range m.Plan.Tanks {
 		for _, d := range t.Doses {
 			line := fmt.Sprintf("%s into %s of finished mix (with %s of water)", d.Text, t.Text, t.WaterTx)
+			if len(t.Doses) > 1 {
+				line = d.Text + " of " + strings.ToLower(d.Name) + " into " + t.Text + " of finished mix"
+			}
 			if d.Spoons != nil && d.Spoons.Text != "" && !d.Spoons.BelowLow {
 				kind := map[string]string{"metric": "5 mL teaspoon, 15 mL tablespoon", "us": "US spoons", "imperial": "Imperial spoons", "au": "5 mL teaspoon, 20 mL tablespoon"}[d.Spoons.World]
-				line = fmt.Sprintf("%s (%s; %s) into %s of finished mix", d.Spoons.Text, d.Text, kind, t.Text)
+				of := ""
+				if len(t.Doses) > 1 {
+					of = " of " + strings.ToLower(d.Name)
+				}
+				line = fmt.Sprintf("%s%s (%s; %s) into %s of finished mix", d.Spoons.Text, of, d.Text, kind, t.Text)
 			}
 			if t.Count > 1 {
 				line += fmt.Sprintf(", %d times", t.Count)
@@ -193,13 +236,31 @@ func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
 		}
 	}
 	for _, b := range m.Plan.Buy {
-		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for one treatment", b.Text, strings.ToLower(b.Name)))
+		times := "one treatment"
+		if m.Treatments > 1 {
+			times = fmt.Sprintf("all %d treatments", m.Treatments)
+		}
+		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", b.Text, strings.ToLower(b.Name), times))
 	}
 	return out
 }
 
-func disposal(k *knowledge.Cause) string {
-	text := map[string]string{"bag": "Put what you cut off in a tied bag in the bin, not on the compost.", "compost": "What you cut off may go on the compost.", "hot compost": "What you cut off may go on a hot compost only.", "as local rules say": "Keep all plant parts until the authority tells you what to do with them."}[k.Disposal]
+// disposal says where what was cut off goes. The school chosen may bag what
+// could be composted, or compost leaf spots hot; what lives on in a heap
+// (viruses, wilts, root rots, galls) and what is regulated is never composted.
+func disposal(k *knowledge.Cause, school string) string {
+	where := k.Disposal
+	stays := k.Class == "virus" || k.Regulated != "" || slices.Contains(k.Parts, "root") || slices.Contains(k.Parts, "stem") || k.Class == "bacterium"
+	switch {
+	case school == "bag" && k.Kind == "disease" && (where == "compost" || where == "hot compost"):
+		where = "bag"
+	case school == "compost" && k.Kind == "disease" && where == "bag" && !stays:
+		where = "hot compost"
+	}
+	text := map[string]string{"bag": "Put what you cut off in a tied bag in the bin, not on the compost.", "compost": "What you cut off may go on the compost.", "hot compost": "What you cut off may go on a hot compost only.", "as local rules say": "Keep all plant parts until the authority tells you what to do with them."}[where]
+	if where == "as local rules say" && k.Regulated == "" {
+		text = "What you cut off goes where local rules say, not on the compost."
+	}
 	if k.DisposalNote != "" {
 		text += " " + strings.ToUpper(k.DisposalNote[:1]) + k.DisposalNote[1:] + "."
 	}

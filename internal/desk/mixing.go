@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 	"time"
 
 	"botanik/core/fault"
@@ -37,6 +38,17 @@ type MixInput struct {
 	Volume  string `json:"volume" doc:"finished mix wanted, like '2 L'"`
 	Sprayer string `json:"sprayer,omitempty" doc:"what one filling holds"`
 	Spoons  string `json:"spoons,omitempty" enum:"metric,us,imperial,au,"`
+
+	Stock      string   `json:"stock,omitempty" doc:"strength of the bottle for a strength, like '70 %'"`
+	With       []Beside `json:"with,omitempty" maxItems:"2" doc:"what goes into the same tank"`
+	BothLabels bool     `json:"bothLabels,omitempty" doc:"the advisor read on every label that they may be mixed"`
+	Treatments int      `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"for how much to buy; once when left out"`
+}
+
+// Beside is a second remedy in the tank.
+type Beside struct {
+	Remedy string `json:"remedy"`
+	Use    string `json:"use,omitempty" doc:"low, middle, top or a rate"`
 }
 
 // labelRange is the bottle's range: the house's own label where it is stricter
@@ -62,34 +74,151 @@ func (s *Service) Blend(ctx context.Context, in MixInput) (Mixed, error) {
 	return Blend(s.Base, house, in)
 }
 
-// Blend is the mix of one remedy of a base under a house's labels.
+// Blend is the mix of a remedy of a base, and what goes with it, under a
+// house's labels and law. What may never share a tank is refused with its
+// reason; what may only if both labels say so waits for that word.
 func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
-	r := b.Remedy(in.Remedy)
-	if r == nil {
-		return Mixed{}, fault.New("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", in.Remedy), "use an id from kb list remedies")
-	}
-	if len(r.Rates) == 0 {
-		return Mixed{}, fault.New("remedy", r.Name+" is not mixed", "it is used as it is")
-	}
-	rt := r.Rates[0]
-	if in.Rate != "" {
-		i := slices.IndexFunc(r.Rates, func(x knowledge.Rate) bool { return x.ID == in.Rate })
-		if i < 0 {
-			return Mixed{}, fault.New("rate", fmt.Sprintf("%s has no use %q", r.Name, in.Rate), "leave it out for the first")
-		}
-		rt = r.Rates[i]
-	}
-	low, high := labelRange(r, rt, house)
-	use, err := chosenRate(in.Use, low, high)
+	r, rt, err := mixed(b, house, "remedy", in.Remedy, in.Rate)
 	if err != nil {
 		return Mixed{}, err
 	}
-	req := mix.Request{Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Parts: []mix.Part{{Name: r.Name, Rate: use, Low: low, High: high, Form: rt.Form}}}
+	first, err := tankPart(r, rt, house, in.Use, in.Stock)
+	if err != nil {
+		return Mixed{}, err
+	}
+	parts := []mix.Part{first}
+	if rt.With != "" {
+		parts = append(parts, emulsifier(rt.With))
+	}
+	var l fault.List
+	for i, w := range in.With {
+		at := fmt.Sprintf("with[%d]", i)
+		o, ort, err := mixed(b, house, at+".remedy", w.Remedy, "")
+		if err != nil {
+			l = append(l, fault.From(err)...)
+			continue
+		}
+		for _, before := range append([]string{in.Remedy}, names(in.With[:i])...) {
+			l.AddErr(at, mayShare(b, before, w.Remedy, in.BothLabels))
+		}
+		p, err := tankPart(o, ort, house, w.Use, "")
+		for _, f := range fault.From(err) {
+			l.Add(at+".use", f.Problem, f.Mend)
+		}
+		parts = append(parts, p)
+		if ort.With != "" {
+			parts = append(parts, emulsifier(ort.With))
+		}
+	}
+	if err := l.Err(); err != nil {
+		return Mixed{}, err
+	}
+	req := mix.Request{Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Parts: parts, Treatments: in.Treatments}
 	plan, err := mix.Make(req)
 	if err != nil {
 		return Mixed{}, renamePart(err)
 	}
-	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: use, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Plan: plan}, nil
+	if p, ok := house.Policy[r.ID]; ok && p.Use == "no" {
+		plan.Warnings = append(plan.Warnings, r.Name+": this house does not recommend it.")
+	}
+	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: first.Rate, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Stock: in.Stock, With: in.With, BothLabels: in.BothLabels, Treatments: in.Treatments, Plan: plan}, nil
+}
+
+func names(list []Beside) []string {
+	out := []string{}
+	for _, w := range list {
+		out = append(out, w.Remedy)
+	}
+	return out
+}
+
+// mixed finds a remedy that goes into water and may be used at all here.
+func mixed(b *knowledge.Base, house remedy.House, field, id, rate string) (*knowledge.Remedy, knowledge.Rate, error) {
+	var none knowledge.Rate
+	r := b.Remedy(id)
+	if r == nil {
+		return nil, none, fault.New(field, fmt.Sprintf("%q is not a remedy of the herbarium", id), "use an id from kb list remedies")
+	}
+	if len(r.Rates) == 0 {
+		return nil, none, fault.New(field, r.Name+" is not mixed", "it is used as it is")
+	}
+	switch w := house.Law[r.Ingredient]; w.Status {
+	case "banned", "licensed":
+		return nil, none, fault.New(field, fmt.Sprintf("local law: %s is %s", r.Ingredient, w.Status), "choose another; a licensed person may know more")
+	}
+	rt := r.Rates[0]
+	if rate != "" {
+		i := slices.IndexFunc(r.Rates, func(x knowledge.Rate) bool { return x.ID == rate })
+		if i < 0 {
+			return nil, none, fault.New("rate", fmt.Sprintf("%s has no use %q", r.Name, rate), "leave it out for the first")
+		}
+		rt = r.Rates[i]
+	}
+	return r, rt, nil
+}
+
+// tankPart is a remedy as a part of a mix. For a strength the stock on the
+// bottle takes the place of the one the herbarium reckons with.
+func tankPart(r *knowledge.Remedy, rt knowledge.Rate, house remedy.House, use, stock string) (mix.Part, error) {
+	low, high := labelRange(r, rt, house)
+	if stock != "" {
+		var l fault.List
+		for _, p := range []*string{&low, &high, &use} {
+			t, err := fromStock(*p, stock)
+			l.AddErr("", err)
+			*p = t
+		}
+		if err := l.Err(); err != nil {
+			return mix.Part{}, err
+		}
+	}
+	use, err := chosenRate(use, low, high)
+	if err != nil {
+		return mix.Part{}, err
+	}
+	return mix.Part{Name: r.Name, Rate: use, Low: low, High: high, Form: rt.Form}, nil
+}
+
+// fromStock reads "42 % from 70 %", or a bare "42 %", with another stock.
+func fromStock(rate, stock string) (string, error) {
+	target, _, ok := strings.Cut(rate, " from ")
+	if !ok && (rate == "" || rate == "low" || rate == "middle" || rate == "top") {
+		return rate, nil
+	}
+	s := strings.TrimSuffix(strings.TrimSpace(stock), "%")
+	if _, err := mix.ParseNumber(s); err != nil {
+		return "", fault.New("stock", fmt.Sprintf("%q is not a strength", stock), "write what the bottle says, like 70 %")
+	}
+	return fmt.Sprintf("%s from %s %%", strings.TrimSpace(target), strings.TrimSpace(s)), nil
+}
+
+func emulsifier(with string) mix.Part {
+	rate := strings.TrimPrefix(with, "emulsifier ")
+	return mix.Part{Name: "Emulsifier", Rate: rate, Low: rate, High: rate, Form: "emulsifier"}
+}
+
+// mayShare says whether two remedies may be in one tank. A pair nobody wrote
+// down waits for both labels, which is the safer word.
+func mayShare(b *knowledge.Base, x, y string, bothLabels bool) error {
+	if x == y {
+		return fault.New("remedy", "it stands twice", "leave it out")
+	}
+	rx, ry := b.Remedy(x), b.Remedy(y)
+	if rx == nil || ry == nil {
+		return nil // named already
+	}
+	_, k := b.ConflictBetween(x, y)
+	word, why := "labels", "nothing here says that the two go together"
+	if k != nil {
+		word, why = k.Tank, k.Why
+	}
+	switch {
+	case word == "never":
+		return fault.New("remedy", fmt.Sprintf("%s and %s never go into one tank: %s", rx.Name, ry.Name, why), "spray them apart, with the wait between")
+	case word == "labels" && !bothLabels:
+		return fault.New("remedy", fmt.Sprintf("%s and %s only if both labels say so: %s", rx.Name, ry.Name, why), "read both labels, then say that they allow it")
+	}
+	return nil
 }
 
 // chosenRate turns low, middle and top into a rate; anything else is one.
@@ -144,7 +273,12 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		if !slices.Contains(c.Treatment.Remedies, in.Remedy) {
 			return "", fault.New("remedy", fmt.Sprintf("%q was not chosen for this case", in.Remedy), "choose it on the Remedy step first")
 		}
-		if err := s.mayUse(ctx, c, []string{in.Remedy}); err != nil {
+		for i, w := range in.With {
+			if !slices.Contains(c.Treatment.Remedies, w.Remedy) {
+				return "", fault.New(fmt.Sprintf("with[%d].remedy", i), fmt.Sprintf("%q was not chosen for this case", w.Remedy), "choose it on the Remedy step first")
+			}
+		}
+		if err := s.mayUse(ctx, c, append([]string{in.Remedy}, names(in.With)...)); err != nil {
 			return "", err
 		}
 		m, err := s.Blend(ctx, in)
@@ -153,7 +287,11 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		}
 		m.By = who.Name
 		c.Mix = &m
-		return fmt.Sprintf("%s at %s, %s of mix", s.Base.Remedy(m.Remedy).Name, m.Use, m.Volume), nil
+		text := fmt.Sprintf("%s at %s", s.Base.Remedy(m.Remedy).Name, m.Use)
+		for _, w := range m.With {
+			text += " with " + strings.ToLower(s.Base.Remedy(w.Remedy).Name)
+		}
+		return text + ", " + m.Volume + " of mix", nil
 	})
 }
 
@@ -206,6 +344,20 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 	if in.Count > 0 {
 		req.Want = in.Count
 	}
+	school := ""
+	if in.Gap == 0 {
+		sit := remedy.Situation{House: house, Schools: c.Schools}
+		for _, x := range remedy.Schools(s.Base, sit) {
+			if x.School == "rhythm" && x.Option != "computed" {
+				school = x.Option
+				// A preset never undercuts the label: it is moved out to the shortest gap.
+				if days := map[string]int{"dense": 3, "weekly": 7, "ten": 9, "fortnight": 14}[x.Option]; days > 0 {
+					req.School = max(days, req.GapMin)
+				}
+			}
+		}
+		req.Burst = school == "burst"
+	}
 	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
 		if t.Remedy == r.ID {
 			req.Used++
@@ -227,6 +379,9 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		return Days{}, err
 	}
 	out := Days{Start: start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	if school != "" {
+		out.Notes = append([]string{"The rhythm chosen here: " + s.Base.School("rhythm").Option(school).Name + ", kept inside the label."}, out.Notes...)
+	}
 	for _, d := range sched.Days {
 		out.On = append(out.On, d.Format(remedy.DateLayout))
 	}

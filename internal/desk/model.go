@@ -71,6 +71,9 @@ type Act struct {
 	Helpers bool     `json:"helpers,omitempty"`
 	Stages  []string `json:"stages,omitempty"`
 	Drought bool     `json:"drought,omitempty"`
+	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
+	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	LowCa   bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
 	Choice  string   `json:"choice" enum:"act,wait,pull" doc:"what was decided"`
 	Press   string   `json:"pressure" enum:"light,moderate,heavy"`
 	By      string   `json:"by"`
@@ -93,6 +96,20 @@ type Mixed struct {
 	Spoons  string   `json:"spoons,omitempty"`
 	Plan    mix.Plan `json:"plan"`
 	By      string   `json:"by"`
+
+	Stock      string   `json:"stock,omitempty"`
+	With       []Beside `json:"with,omitempty"`
+	BothLabels bool     `json:"bothLabels,omitempty"`
+	Treatments int      `json:"treatments,omitempty"`
+}
+
+// Dosed is dust, drench or helpers worked out for a bed, pots or plants.
+type Dosed struct {
+	Remedy string     `json:"remedy"`
+	Dose   string     `json:"dose"` // id of the herbarium's range
+	Input  PlaceInput `json:"input"`
+	Placed mix.Placed `json:"placed"`
+	By     string     `json:"by"`
 }
 
 // Days are the treatment days.
@@ -140,6 +157,7 @@ type Doc struct {
 	Act       *Act         `json:"act,omitempty"`
 	Treatment *Treatment   `json:"treatment,omitempty"`
 	Mix       *Mixed       `json:"mix,omitempty"`
+	Doses     []Dosed      `json:"doses"`
 	Days      *Days        `json:"days,omitempty"`
 	Handover  *Handover    `json:"handover,omitempty"`
 	FollowUps []FollowUp   `json:"followUps"`
@@ -147,6 +165,9 @@ type Doc struct {
 	AskOn     string       `json:"askOn,omitempty"`
 	Given     []Treated    `json:"given"` // what this desk's earlier rounds put on it
 	Closing   *Closing     `json:"closing,omitempty"`
+
+	Schools   map[string]string `json:"schools,omitempty"`   // answers this case chose over the house's
+	HouseSeen *int              `json:"houseSeen,omitempty"` // version of the house rules the last decision was made under
 }
 
 // Case is a document with its tag.
@@ -184,6 +205,8 @@ type View struct {
 	Reading differential.Ranking `json:"reading"`
 	Steps   []casework.Step      `json:"steps"`
 	MayUndo string               `json:"mayUndo,omitempty"` // what u would take back
+
+	HouseNews []string `json:"houseNews"` // house rules changed since this case was decided
 }
 
 // Person is who acts.

@@ -37,6 +37,11 @@ type lookBody struct {
 	Spot *desk.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
 }
 
+type schoolBody struct {
+	School string `json:"school" doc:"question of the trade"`
+	Option string `json:"option" doc:"its answer for this case; empty goes back to the house's"`
+}
+
 type weighBody struct {
 	Counts  []int    `json:"counts,omitempty" maxItems:"200"`
 	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
@@ -90,6 +95,10 @@ func (s *Server) caseRoutes() {
 		return s.desk.SetTreatment(ctx, p, id, from, b.Remedies, b.Note)
 	})
 	change(s, "set-mix", http.MethodPut, "/mix", "Keep the amounts for the grower's sprayer", s.desk.SetMix)
+	change(s, "set-dose", http.MethodPut, "/dose", "Keep an amount for a bed, pots or plants", s.desk.SetDose)
+	change(s, "set-school", http.MethodPut, "/school", "Answer a question of the trade for this case", func(ctx context.Context, p desk.Person, id string, from int, b schoolBody) (desk.View, error) {
+		return s.desk.SetSchools(ctx, p, id, from, b.School, b.Option)
+	})
 	change(s, "set-days", http.MethodPut, "/days", "Keep the treatment days", s.desk.SetDays)
 	change(s, "hand-over", http.MethodPost, "/handover", "Hand the page over", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
 		return s.desk.HandOver(ctx, p, id, from)

@@ -10,6 +10,7 @@ import (
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/mix"
 	"botanik/core/remedy"
 	"botanik/internal/desk"
 
@@ -107,6 +108,7 @@ type Vocabulary struct {
 	Causes   []CauseName          `json:"causes"`
 	Remedies []*knowledge.Remedy  `json:"remedies"`
 	Units    []string             `json:"units"`
+	Schools  []*knowledge.School  `json:"schools"`
 }
 
 // CauseName is a cause without its text.
@@ -127,7 +129,7 @@ type CauseName struct {
 
 func (s *Server) vocabulary() Vocabulary {
 	b := s.desk.Base
-	v := Vocabulary{Findings: b.Findings, Hosts: b.Hosts, Remedies: b.Remedies, Causes: []CauseName{}}
+	v := Vocabulary{Findings: b.Findings, Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}}
 	for _, c := range b.Causes {
 		st := c.Stages
 		if st == nil {
@@ -178,6 +180,12 @@ func (s *Server) readRoutes() {
 	})
 	ask(s, "blend", "/api/v1/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body desk.MixInput }) (desk.Mixed, error) {
 		return s.desk.Blend(ctx, in.Body)
+	})
+	ask(s, "place", "/api/v1/place", "Dust, drench or helpers over a bed, pots or plants", func(_ context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
+		return s.desk.Place(in.Body)
+	})
+	ask(s, "need", "/api/v1/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body desk.NeedInput }) (mix.Need, error) {
+		return mix.SprayNeed(in.Body.Plants)
 	})
 }
 

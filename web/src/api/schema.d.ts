@@ -141,6 +141,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/dose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep an amount for a bed, pots or plants */
+        put: operations["set-dose"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/followup": {
         parameters: {
             query?: never;
@@ -346,6 +363,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/school": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Answer a question of the trade for this case */
+        put: operations["set-school"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/sheet": {
         parameters: {
             query?: never;
@@ -484,6 +518,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/need": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How much finished mix these plants want */
+        post: operations["need"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/page/{token}": {
         parameters: {
             query?: never;
@@ -513,6 +564,23 @@ export interface paths {
         put?: never;
         /** Add a person (coordinator) */
         post: operations["add-person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/place": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Dust, drench or helpers over a bed, pots or plants */
+        post: operations["place"];
         delete?: never;
         options?: never;
         head?: never;
@@ -611,7 +679,11 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         Act: {
+            /** @description last year was bad on this plant */
+            badYear?: boolean;
             by: string;
+            /** @description a soil test shows too little calcium */
+            calciumLow?: boolean;
             /**
              * @description what was decided
              * @enum {string}
@@ -619,6 +691,8 @@ export interface components {
             choice: "act" | "wait" | "pull";
             /** @description pests per leaf or shoot */
             counts?: number[];
+            /** @description without leaves; reckoned from plant and month when left out */
+            dormant?: boolean;
             drought?: boolean;
             helpers?: boolean;
             /** @enum {string} */
@@ -631,10 +705,16 @@ export interface components {
             stages?: string[];
         };
         ActInput: {
+            /** @description last year was bad on this plant */
+            badYear?: boolean;
+            /** @description a soil test shows too little calcium */
+            calciumLow?: boolean;
             /** @enum {string} */
             choice: "act" | "wait" | "pull";
             /** @description pests per leaf or shoot, one number each */
             counts?: number[];
+            /** @description without leaves; reckoned from plant and month when left out */
+            dormant?: boolean;
             drought?: boolean;
             helpers?: boolean;
             /** @enum {string} */
@@ -675,6 +755,11 @@ export interface components {
             what: string;
             when: string;
         };
+        Beside: {
+            remedy: string;
+            /** @description low, middle, top or a rate */
+            use?: string;
+        };
         Candidate: {
             against: components["schemas"]["Weight"][];
             cause: string;
@@ -692,11 +777,13 @@ export interface components {
             always: string[];
             because: string[];
             cause: string;
+            combine: string[];
             date: string;
             mustNot: components["schemas"]["MustNot"][];
             offers: components["schemas"]["Offer"][];
             pick: string[];
             refer?: string;
+            schools: components["schemas"]["Chosen"][];
             unknown: string[];
             weather: string;
             why: string[];
@@ -776,6 +863,12 @@ export interface components {
             tolerable: string;
             unit: string;
         };
+        Chosen: {
+            /** @enum {string} */
+            by: "default" | "house" | "case";
+            option: string;
+            school: string;
+        };
         CloseBody: {
             note?: string;
             /** @enum {string} */
@@ -828,10 +921,24 @@ export interface components {
             text: string;
             unit: string;
         };
+        Dosed: {
+            by: string;
+            dose: string;
+            input: components["schemas"]["PlaceInput"];
+            placed: components["schemas"]["Placed"];
+            remedy: string;
+        };
         Fault: {
             field: string;
             mend: string;
             problem: string;
+        };
+        FillStep: {
+            adds: string;
+            form: string;
+            /** Format: double */
+            levelMl: number;
+            text: string;
         };
         Finding: {
             cluster?: string;
@@ -919,6 +1026,9 @@ export interface components {
             policy?: {
                 [key: string]: components["schemas"]["Policy"];
             };
+            schools?: {
+                [key: string]: string;
+            };
         };
         Identity: {
             /** @description whom to call about a regulated suspect */
@@ -977,6 +1087,8 @@ export interface components {
             urgency?: number;
         };
         Label: {
+            /** @description crops this bottle names, by host id, group or family; empty: not written down */
+            crops?: string[];
             high?: string;
             low?: string;
             /** Format: int64 */
@@ -1036,6 +1148,8 @@ export interface components {
             weight: number;
         };
         MixInput: {
+            /** @description the advisor read on every label that they may be mixed */
+            bothLabels?: boolean;
             /** @description id of the label range; left out for the first */
             rate?: string;
             /** @description remedy id; left out when only one chosen remedy is mixed */
@@ -1044,25 +1158,50 @@ export interface components {
             spoons?: "metric" | "us" | "imperial" | "au" | "";
             /** @description what one filling holds */
             sprayer?: string;
+            /** @description strength of the bottle for a strength, like '70 %' */
+            stock?: string;
+            /**
+             * Format: int64
+             * @description for how much to buy; once when left out
+             */
+            treatments?: number;
             /** @description low, middle, top, or a rate like '15 mL per L' */
             use?: string;
             /** @description finished mix wanted, like '2 L' */
             volume: string;
+            /** @description what goes into the same tank */
+            with?: components["schemas"]["Beside"][];
         };
         Mixed: {
+            bothLabels?: boolean;
             by: string;
             plan: components["schemas"]["Plan"];
             rate: string;
             remedy: string;
             spoons?: string;
             sprayer: string;
+            stock?: string;
+            /** Format: int64 */
+            treatments?: number;
             use: string;
             volume: string;
+            with?: components["schemas"]["Beside"][];
         };
         MustNot: {
             remedy?: string;
             what: string;
             why: string;
+        };
+        Need: {
+            lines: string[];
+            /** Format: double */
+            ml: number;
+            rule: string;
+            /** @description rounded up to what a measuring jug shows; ready for the volume of a mix */
+            text: string;
+        };
+        NeedInput: {
+            plants: components["schemas"]["PlantSize"][];
         };
         NewPerson: {
             login: string;
@@ -1100,6 +1239,7 @@ export interface components {
             cautions: string[];
             /** Format: int64 */
             hazard: number;
+            kills: components["schemas"]["StageKill"][];
             kind: string;
             ladder: string;
             meant: boolean;
@@ -1112,6 +1252,12 @@ export interface components {
             until?: string;
             when?: string;
             worth?: string;
+        };
+        Option: {
+            /** @description what the program does under it, in one plain sentence */
+            does: string;
+            id: string;
+            name: string;
         };
         Outcome: {
             name: string;
@@ -1147,6 +1293,19 @@ export interface components {
             /** Format: int64 */
             width: number;
         };
+        PlaceInput: {
+            /** @description like '3 m2' or '20 sq ft' */
+            area?: string;
+            /** @description id of its range; left out for the first */
+            dose?: string;
+            /** Format: int64 */
+            plants?: number;
+            pots?: components["schemas"]["Pot"][];
+            /** @description remedy id */
+            remedy: string;
+            /** @enum {string} */
+            use?: "low" | "middle" | "top" | "";
+        };
         PlaceRate: {
             /** Format: double */
             high: number;
@@ -1157,6 +1316,14 @@ export interface components {
             /** @description m2 (of bed or leafy ground), pot L (litre of pot) or plant */
             per: string;
             /** @description g, mL of mix, animals or plants */
+            unit: string;
+        };
+        Placed: {
+            /** Format: double */
+            amount: number;
+            lines: string[];
+            range: string;
+            text: string;
             unit: string;
         };
         Plan: {
@@ -1173,6 +1340,19 @@ export interface components {
             volumeMl: number;
             warnings: string[];
         };
+        PlantSize: {
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            heightCm: number;
+            /**
+             * @description how leafy it is
+             * @enum {string}
+             */
+            leaf?: "sparse" | "ordinary" | "dense" | "";
+            /** Format: double */
+            widthCm: number;
+        };
         Policy: {
             /**
              * @description yes, only in heavy pressure, or no
@@ -1180,6 +1360,17 @@ export interface components {
              */
             use: "yes" | "heavy" | "no";
             why?: string;
+        };
+        Pot: {
+            /**
+             * Format: double
+             * @description its diameter, when what it holds is not known
+             */
+            acrossCm?: number;
+            /** Format: int64 */
+            count: number;
+            /** @description what one pot holds, like '5 L' */
+            size?: string;
         };
         Problem: {
             detail: string;
@@ -1291,6 +1482,8 @@ export interface components {
             /** @description action, culture, helper, product or referred */
             kind: string;
             licensed?: boolean;
+            /** @description stands in for another remedy wherever that one is meant, a step less worth */
+            like?: string;
             /** @description mode-of-action group */
             mode?: string;
             modeName?: string;
@@ -1357,6 +1550,22 @@ export interface components {
             /** Format: double */
             p: number;
         };
+        School: {
+            default: string;
+            from?: string;
+            id: string;
+            options: components["schemas"]["Option"][];
+            question: string;
+            source: string;
+            /** @description why the default is the default */
+            why: string;
+        };
+        SchoolBody: {
+            /** @description its answer for this case; empty goes back to the house's */
+            option: string;
+            /** @description question of the trade */
+            school: string;
+        };
         SessionBody: {
             desk: components["schemas"]["Identity"];
             /** @description the desk's day, YYYY-MM-DD */
@@ -1368,6 +1577,7 @@ export interface components {
         Sheet: {
             advisor: string;
             always: string[];
+            amounts: string[];
             askOn?: string;
             date: string;
             days: string[];
@@ -1387,6 +1597,7 @@ export interface components {
             steps: components["schemas"]["SheetStep"][];
             sure: string;
             title: string;
+            together: string[];
             token?: string;
             what: string;
             why: string[];
@@ -1446,6 +1657,11 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        StageKill: {
+            /** Format: double */
+            share: number;
+            stage: string;
         };
         State: {
             absent?: boolean;
@@ -1519,6 +1735,7 @@ export interface components {
             /** Format: int64 */
             count: number;
             doses: components["schemas"]["Dose"][];
+            steps: components["schemas"]["FillStep"][];
             text: string;
             /** Format: double */
             volume: number;
@@ -1609,9 +1826,13 @@ export interface components {
             /** Format: date-time */
             createdAt: string;
             days?: components["schemas"]["Days"];
+            doses: components["schemas"]["Dosed"][];
             followUps: components["schemas"]["FollowUp"][];
             given: components["schemas"]["Treated"][];
             handover?: components["schemas"]["Handover"];
+            houseNews: string[];
+            /** Format: int64 */
+            houseSeen?: number;
             id: string;
             intake: components["schemas"]["Intake"];
             looks: components["schemas"]["LookRecord"][];
@@ -1622,6 +1843,9 @@ export interface components {
             reading: components["schemas"]["Ranking"];
             /** Format: int64 */
             round: number;
+            schools?: {
+                [key: string]: string;
+            };
             stage: string;
             steps: components["schemas"]["Step"][];
             treatment?: components["schemas"]["Treatment"];
@@ -1636,6 +1860,7 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             hosts: components["schemas"]["Host"][];
             remedies: components["schemas"]["Remedy"][];
+            schools: components["schemas"]["School"][];
             units: string[];
         };
         WeighBody: {
@@ -1959,6 +2184,45 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DaysInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    "set-dose": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceInput"];
             };
         };
         responses: {
@@ -2479,6 +2743,45 @@ export interface operations {
             };
         };
     };
+    "set-school": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SchoolBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     sheet: {
         parameters: {
             query?: never;
@@ -2817,6 +3120,39 @@ export interface operations {
             };
         };
     };
+    need: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NeedInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Need"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     page: {
         parameters: {
             query?: never;
@@ -2897,6 +3233,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Person"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    place: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlaceInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Dosed"];
                 };
             };
             /** @description Error */
