@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 	"time"
 
 	"botanik/core/fault"
@@ -268,9 +267,6 @@ func describe(a *Advice, rung int, s Situation) {
 		switch {
 		case slices.Contains(a.Pick, o.Remedy):
 			o.Ladder = "chosen: the mildest that does enough"
-			if t := killText(o.Kills); t != "" {
-				o.Ladder += "; " + t
-			}
 		case !o.Meant:
 			o.Ladder = "not meant for this"
 		case o.Status == No || o.Status == NotNow:
@@ -279,43 +275,14 @@ func describe(a *Advice, rung int, s Situation) {
 			o.Ladder = fmt.Sprintf("at %s pressure it would go on growing", pressure)
 		case o.Rung < rung:
 			o.Ladder = fmt.Sprintf("milder, but does too little alone at %s pressure", pressure)
-			if t := killText(o.Kills); t != "" {
-				o.Ladder += ": " + t
-			}
 		case o.Rung == rung:
 			o.Ladder = "as mild; an alternative"
-			if t := killText(o.Kills); t != "" {
-				o.Ladder += ": " + t
-			}
+		case o.Rung <= 3:
+			o.Ladder = "not needed yet; it does no harm beside the rest"
 		default:
 			o.Ladder = "harsher than is needed yet" + harm(o)
 		}
 	}
-}
-
-// killText says what is killed of each stage, in whole tenths.
-func killText(k []StageKill) string {
-	parts := []string{}
-	for _, x := range k {
-		word := map[string]string{"egg": "eggs", "crawler": "crawlers", "young": "young", "grub": "grubs", "resting": "resting ones", "adult": "adults"}[x.Stage]
-		switch {
-		case x.Stage == "protects":
-			parts = append(parts, fmt.Sprintf("keeps about %.0f in 10 clean leaves clean", x.Share*10))
-		case x.Stage == "cures":
-			continue
-		case x.Share < .05:
-			parts = append(parts, "no "+word)
-		default:
-			parts = append(parts, fmt.Sprintf("about %.0f in 10 %s", x.Share*10, word))
-		}
-	}
-	if len(parts) == 0 {
-		return ""
-	}
-	if len(k) > 0 && k[0].Stage == "protects" {
-		return parts[0]
-	}
-	return "takes " + strings.Join(parts, ", ")
 }
 
 // harm names the greatest hazard of a harsher one.

@@ -149,7 +149,7 @@ func treat(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 	if len(want) == 0 {
 		return v, nil
 	}
-	a, err := d.Advice(ctx, v.ID)
+	a, err := d.Advice(ctx, v.ID, nil)
 	if err != nil {
 		return v, err
 	}

@@ -338,15 +338,30 @@ type CaseAdvice struct {
 	remedy.Advice
 	Weather string   `json:"weather"`
 	Unknown []string `json:"unknown"` // earlier sprays that could not be matched
+	Apart   []string `json:"apart"`   // why what was chosen may not be used together
 }
 
-// Advice answers the ladder for a case today.
-func (s *Service) Advice(ctx context.Context, id string) (CaseAdvice, error) {
+// Advice answers the ladder for a case today. With remedies chosen, it also
+// says how those work together rather than the ones it would pick, and what
+// speaks against using them together.
+func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseAdvice, error) {
 	v, err := s.View(ctx, id)
 	if err != nil {
 		return CaseAdvice{}, err
 	}
-	return s.advice(ctx, &v.Case)
+	a, err := s.advice(ctx, &v.Case)
+	if err != nil || len(chosen) == 0 {
+		return a, err
+	}
+	sit, err := s.situation(ctx, &v.Case)
+	if err != nil {
+		return a, err
+	}
+	a.Combine = remedy.Combine(s.Base, s.Base.Cause(v.Verdict.Cause), sit, chosen)
+	for _, f := range fault.From(remedy.Together(s.Base, sit, chosen)) {
+		a.Apart = append(a.Apart, f.Problem)
+	}
+	return a, nil
 }
 
 func (s *Service) advice(ctx context.Context, c *Case) (CaseAdvice, error) {
@@ -361,7 +376,7 @@ func (s *Service) advice(ctx context.Context, c *Case) (CaseAdvice, error) {
 	if err != nil {
 		return CaseAdvice{}, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}}
 	out.Weather = fmt.Sprintf("simulated forecast, evening %.0f °C", *sit.TempC)
 	if c.Intake.Place == "indoors" {
 		out.Weather = "indoors, taken as 20 °C"

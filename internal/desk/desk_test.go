@@ -105,7 +105,7 @@ func TestStepUpAsksForAnotherRemedyAndKeepsTheWaits(t *testing.T) {
 	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Note: "no better"}))
 	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "step up"))
 	assert.Nil(t, b.v.Treatment)
-	a, err := b.Advice(ctx, b.v.ID)
+	a, err := b.Advice(ctx, b.v.ID, nil)
 	require.NoError(t, err)
 	for _, o := range a.Offers {
 		if o.Remedy == "sulfur" {

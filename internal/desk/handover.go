@@ -208,9 +208,9 @@ func (s *Service) step(id string) SheetStep {
 }
 
 func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
-	product := r.Name
+	product := strings.TrimSuffix(r.Name, " with emulsifier")
 	for _, p := range m.Plan.Buy {
-		if p.Name != r.Name {
+		if p.Name != product {
 			product += " with " + strings.ToLower(p.Name)
 		}
 	}

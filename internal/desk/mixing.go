@@ -176,7 +176,7 @@ func tankPart(r *knowledge.Remedy, rt knowledge.Rate, house remedy.House, use, s
 	if err != nil {
 		return mix.Part{}, err
 	}
-	return mix.Part{Name: r.Name, Rate: use, Low: low, High: high, Form: rt.Form}, nil
+	return mix.Part{Name: strings.TrimSuffix(r.Name, " with emulsifier"), Rate: use, Low: low, High: high, Form: rt.Form}, nil
 }
 
 // fromStock reads "42 % from 70 %", or a bare "42 %", with another stock.

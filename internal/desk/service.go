@@ -65,22 +65,17 @@ func (s *Service) Identity(ctx context.Context) (Identity, int, error) {
 func (s *Service) HouseRules(ctx context.Context) (remedy.House, int, error) {
 	var out remedy.House
 	v, err := s.setting(ctx, keyHouse, &out)
-	for _, m := range []func(){
-		func() {
-			if out.Policy == nil {
-				out.Policy = map[string]remedy.Policy{}
-			}
-		}, func() {
-			if out.Law == nil {
-				out.Law = map[string]remedy.Law{}
-			}
-		}, func() {
-			if out.Labels == nil {
-				out.Labels = map[string]remedy.Label{}
-			}
-		},
-	} {
-		m()
+	if out.Policy == nil {
+		out.Policy = map[string]remedy.Policy{}
+	}
+	if out.Schools == nil {
+		out.Schools = map[string]string{}
+	}
+	if out.Law == nil {
+		out.Law = map[string]remedy.Law{}
+	}
+	if out.Labels == nil {
+		out.Labels = map[string]remedy.Label{}
 	}
 	return out, v, err
 }

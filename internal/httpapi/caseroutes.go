@@ -69,7 +69,12 @@ func (s *Server) caseRoutes() {
 			return versioned(v, v.Version), nil
 		})
 	get(s, "story", "/api/v1/cases/{id}/story", "Who did what and when", func(ctx context.Context, in *byID) ([]desk.StoryLine, error) { return s.desk.Story(ctx, in.ID) })
-	get(s, "advice", "/api/v1/cases/{id}/advice", "The ladder for this case today", func(ctx context.Context, in *byID) (desk.CaseAdvice, error) { return s.desk.Advice(ctx, in.ID) })
+	get(s, "advice", "/api/v1/cases/{id}/advice", "The ladder for this case today", func(ctx context.Context, in *struct {
+		ID     string   `path:"id"`
+		Chosen []string `query:"chosen,explode" maxItems:"6" doc:"remedies chosen, to hear how they work together"`
+	}) (desk.CaseAdvice, error) {
+		return s.desk.Advice(ctx, in.ID, in.Chosen)
+	})
 	get(s, "sheet", "/api/v1/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (desk.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "/api/v1/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
 		ID   string `path:"id"`

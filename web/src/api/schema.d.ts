@@ -775,6 +775,7 @@ export interface components {
         };
         CaseAdvice: {
             always: string[];
+            apart: string[];
             because: string[];
             cause: string;
             combine: string[];
@@ -2101,7 +2102,10 @@ export interface operations {
     };
     advice: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description remedies chosen, to hear how they work together */
+                chosen?: string[];
+            };
             header?: never;
             path: {
                 id: string;

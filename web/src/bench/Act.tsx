@@ -27,6 +27,11 @@ export function Act({ view }: { view: View }) {
   const [helpers, setHelpers] = useState(a?.helpers ?? false);
   const [stages, setStages] = useState<string[]>(a?.stages ?? []);
   const [drought, setDrought] = useState(a?.drought ?? false);
+  const [more, setMore] = useState<{ badYear?: boolean; dormant?: boolean; calciumLow?: boolean }>({
+    badYear: a?.badYear,
+    dormant: a?.dormant,
+    calciumLow: a?.calciumLow,
+  });
   const [press, setPress] = useState<string>(a?.pressure ?? '');
   const counts = counted(text);
   const weighed = useQuery({
@@ -42,7 +47,7 @@ export function Act({ view }: { view: View }) {
   const pressure = press || d?.pressure || 'moderate';
   const keep = (choice: 'act' | 'wait' | 'pull') =>
     change.mutate(
-      put('/api/v1/cases/{id}/act', { counts, helpers, stages, drought, choice, pressure } as S['ActInput']),
+      put('/api/v1/cases/{id}/act', { counts, helpers, stages, drought, ...more, choice, pressure } as S['ActInput']),
       {
         onSuccess: () => go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`),
       },
@@ -130,11 +135,30 @@ export function Act({ view }: { view: View }) {
           options={[
             { id: 'helpers', name: 'helpers are at work' },
             { id: 'drought', name: 'the plant is thirsty' },
+            { id: 'badYear', name: 'last year was bad' },
+            { id: 'dormant', name: 'without leaves' },
+            { id: 'calciumLow', name: 'soil test: little calcium' },
           ]}
-          value={[helpers && 'helpers', drought && 'drought'].filter(Boolean) as string[]}
+          value={
+            [
+              helpers && 'helpers',
+              drought && 'drought',
+              more.badYear && 'badYear',
+              more.dormant && 'dormant',
+              more.calciumLow && 'calciumLow',
+            ].filter(Boolean) as string[]
+          }
           onChange={(v) => {
             setHelpers(v.includes('helpers'));
             setDrought(v.includes('drought'));
+            setMore({
+              badYear: v.includes('badYear'),
+              calciumLow: v.includes('calciumLow'),
+              // Said only when the advisor touched it; otherwise plant and month decide.
+              ...(v.includes('dormant') !== !!more.dormant
+                ? { dormant: v.includes('dormant') }
+                : { dormant: more.dormant }),
+            });
           }}
           many
         />

@@ -204,6 +204,12 @@ function One({ id, step }: { id: string; step?: string }) {
             <Link to={`/bench/${id}/verdict`}>See it</Link>
           </div>
         )}
+        {view.houseNews.length > 0 && (
+          <div className="notice" style={{ marginBottom: 10 }} data-house-news>
+            <b>The house rules changed since this was decided.</b> {view.houseNews.join(' ')}{' '}
+            <Link to={`/bench/${id}/remedy`}>Look at the ladder again</Link>
+          </div>
+        )}
         <Pane view={view} key={`${id}${now}`} />
       </main>
       <KeyLine end={`kept ${clock(view.updatedAt)} · ${session.data?.person.name}, ${session.data?.person.role}`} />

@@ -3,7 +3,7 @@ import { Link, useNavigate } from 'react-router';
 import type { View } from '../api/client';
 import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../shelf/Mixer';
-import {} from '../ui/bits';
+import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '../shelf/PlacePanel';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -17,10 +17,20 @@ export function MixStep({ view }: { view: View }) {
   const only = (view.treatment?.remedies ?? []).filter(
     (id) => (kb?.remedies.find((r) => r.id === id)?.rates?.length ?? 0) > 0,
   );
+  const placed = (view.treatment?.remedies ?? []).filter(
+    (id) => (kb?.remedies.find((r) => r.id === id)?.doses?.length ?? 0) > 0,
+  );
   const [last, setLast] = useDraft<MixForm>('mixing', { ...emptyMix, spoons: session.data?.desk.units ?? 'metric' });
   const form = only.includes(last.remedy)
     ? last
-    : { ...last, remedy: only[0] ?? '', rate: '', use: last.use === 'custom' ? 'middle' : last.use };
+    : {
+        ...last,
+        remedy: only[0] ?? '',
+        rate: '',
+        use: last.use === 'custom' ? 'middle' : last.use,
+        beside: '',
+        stock: '',
+      };
   const blend = useBlend(form);
   const keep = () =>
     change.mutate(put('/api/v1/cases/{id}/mix', mixInput(form)), {
@@ -30,6 +40,7 @@ export function MixStep({ view }: { view: View }) {
       },
     });
   useKeys([{ key: 'Enter', does: 'keep the mix', run: () => form.remedy && keep() }]);
+  if (!only.length && placed.length) return <Places view={view} placed={placed} />;
   if (!only.length)
     return (
       <p>
@@ -62,9 +73,48 @@ export function MixStep({ view }: { view: View }) {
           Keep the mix&nbsp;<kbd>Enter</kbd>
         </Button>
       </div>
-      <div className="sheet pad">
-        <MixAnswer mixed={blend.data} error={blend.error} />
+      <div className="stack">
+        <div className="sheet pad">
+          <MixAnswer mixed={blend.data} error={blend.error} />
+        </div>
+        {placed.length > 0 && <Places view={view} placed={placed} />}
       </div>
     </form>
+  );
+}
+
+/** Dust, drench or helpers among what was chosen: how much for the grower's own bed or pots. */
+function Places({ view, placed }: { view: View; placed: string[] }) {
+  const { data: kb } = useVocabulary();
+  const change = useChange(view.id);
+  const { put } = useCaseCalls(view.id);
+  const [last, setLast] = useDraft<PlaceForm>('place', emptyPlace);
+  const form = placed.includes(last.remedy) ? last : { ...last, remedy: placed[0] ?? '' };
+  const per = kb?.remedies.find((r) => r.id === form.remedy)?.doses?.[0]?.per ?? '';
+  const answer = usePlace(form, per);
+  return (
+    <div className="sheet pad stack">
+      <h2>Without water: on a bed, in pots, on leaves</h2>
+      <PlacePanel form={form} set={setLast} only={placed} />
+      {view.doses.map((d) => (
+        <small key={d.remedy}>
+          kept: {kb?.remedies.find((r) => r.id === d.remedy)?.name}, {d.placed.text}
+        </small>
+      ))}
+      <ChangeTrouble id={view.id} change={change} />
+      <div className="wrap">
+        <Button
+          variant="contained"
+          disabled={!answer.data || change.isPending}
+          onClick={() => change.mutate(put('/api/v1/cases/{id}/dose', placeInput(form, per)))}
+          data-do="keep-dose"
+        >
+          Keep this amount
+        </Button>
+        <Button component={Link} to={`/bench/${view.id}/days`}>
+          On to the days
+        </Button>
+      </div>
+    </div>
   );
 }

@@ -7,6 +7,7 @@ import { useCaseCalls, useChange } from '../api/hooks';
 import { StatusMark, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+import { nearby, Schools } from './Schools';
 
 const rungs = [
   'Leave it',
@@ -21,16 +22,21 @@ const rungs = [
 
 /** The ladder, mildest first; each rung says why it is, or is not, the one to stand on. */
 export function RemedyStep({ view }: { view: View }) {
-  const { data, error } = useQuery({
-    queryKey: ['advice', view.id, view.version],
-    queryFn: () => take<S['CaseAdvice']>(api.GET('/api/v1/cases/{id}/advice', { params: { path: { id: view.id } } })),
-    enabled: !!view.verdict?.cause,
-    placeholderData: (old) => old,
-  });
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
   const go = useNavigate();
   const [chosen, setChosen] = useState<string[] | null>(view.treatment?.remedies ?? null);
+  const { data, error } = useQuery({
+    queryKey: ['advice', view.id, view.version, ...(chosen ?? [])],
+    queryFn: () =>
+      take<S['CaseAdvice']>(
+        api.GET('/api/v1/cases/{id}/advice', {
+          params: { path: { id: view.id }, query: { chosen: (chosen ?? []).slice(0, 6) } },
+        }),
+      ),
+    enabled: !!view.verdict?.cause,
+    placeholderData: (old) => old,
+  });
   const [at, setAt] = useState(0);
   const [all, setAll] = useState(false);
   useEffect(() => {
@@ -116,6 +122,7 @@ export function RemedyStep({ view }: { view: View }) {
                     <small style={{ display: 'block' }}>{o.ladder}</small>
                   )}
                   {o.reasons.length > 0 && free(o) && <small style={{ display: 'block' }}>{o.ladder}</small>}
+                  {free(o) && o.kills.length > 0 && <Kills of={o.kills} />}
                 </span>
                 <StatusMark status={o.status}>
                   {o.status === 'not now' && o.until
@@ -151,6 +158,21 @@ export function RemedyStep({ view }: { view: View }) {
               {w}
             </p>
           ))}
+          {data && data.combine.length > 0 && (
+            <>
+              <h3>Together</h3>
+              <ol className="tight" data-combine>
+                {data.combine.map((w) => (
+                  <li key={w}>{w}</li>
+                ))}
+              </ol>
+            </>
+          )}
+          {data?.apart.map((w) => (
+            <div key={w} className="notice brick">
+              {w}
+            </div>
+          ))}
           <ChangeTrouble id={view.id} change={change} />
           <Button
             variant="contained"
@@ -162,6 +184,7 @@ export function RemedyStep({ view }: { view: View }) {
             Keep what is chosen&nbsp;<kbd>Enter</kbd>
           </Button>
         </div>
+        {data && <Schools view={view} chosen={data.schools} near={nearby(data.offers)} />}
         {data?.refer && <div className="notice brick">{data.refer}</div>}
         {data?.unknown.map((u) => (
           <div key={u} className="notice">
@@ -198,5 +221,36 @@ export function RemedyStep({ view }: { view: View }) {
         )}
       </div>
     </div>
+  );
+}
+
+const stageWords: Record<string, string> = {
+  egg: 'eggs',
+  crawler: 'crawlers',
+  young: 'young',
+  grub: 'grubs',
+  resting: 'resting',
+  adult: 'adults',
+  protects: 'protects',
+  cures: 'cures',
+};
+
+/** What it does to each stage, as small bars: a tenth of the bar is one in ten. */
+function Kills({ of }: { of: S['StageKill'][] }) {
+  return (
+    <span
+      className="kills"
+      role="img"
+      aria-label={of.map((k) => `${stageWords[k.stage] ?? k.stage} ${Math.round(k.share * 10)} in 10`).join(', ')}
+    >
+      {of.map((k) => (
+        <span key={k.stage}>
+          <small>{stageWords[k.stage] ?? k.stage}</small>
+          <i>
+            <b style={{ width: `${k.share * 100}%` }} />
+          </i>
+        </span>
+      ))}
+    </span>
   );
 }

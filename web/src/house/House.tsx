@@ -8,6 +8,8 @@ import { useSession, useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
+import { Labels } from './Labels';
+import { SchoolRules } from './SchoolRules';
 
 type HouseDoc = { rules: S['House']; version: string };
 
@@ -75,52 +77,56 @@ export default function House() {
         )}
         <Trouble of={house.error ?? save.error} />
         <div className="two">
-          <section className="sheet pad">
-            <h2>What this house recommends</h2>
-            <table className="lines" style={{ marginTop: 8 }}>
-              <thead>
-                <tr>
-                  <th scope="col">Remedy</th>
-                  <th scope="col">Use</th>
-                  <th scope="col">Why</th>
-                </tr>
-              </thead>
-              <tbody>
-                {products.map((r) => {
-                  const p = rules?.policy?.[r.id];
-                  return (
-                    <tr key={r.id} data-policy={r.id}>
-                      <td>
-                        {r.name} <small>rung {r.rung}</small>
-                      </td>
-                      <td style={{ width: 170 }}>
-                        <TextField
-                          select
-                          value={p?.use ?? 'yes'}
-                          disabled={!boss || save.isPending}
-                          onChange={(e) => policy(r.id, { use: e.target.value as 'yes' })}
-                          slotProps={{ htmlInput: { 'aria-label': `Use of ${r.name}` } }}
-                        >
-                          <MenuItem value="yes">yes</MenuItem>
-                          <MenuItem value="heavy">heavy pressure only</MenuItem>
-                          <MenuItem value="no">no</MenuItem>
-                        </TextField>
-                      </td>
-                      <td>
-                        <Edit
-                          value={p?.why ?? ''}
-                          label={`Why for ${r.name}`}
-                          disabled={!boss}
-                          onSave={(why) => policy(r.id, { why })}
-                        />
-                      </td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
-          </section>
           <div className="stack">
+            <SchoolRules rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
+            <section className="sheet pad">
+              <h2>What this house recommends</h2>
+              <table className="lines" style={{ marginTop: 8 }}>
+                <thead>
+                  <tr>
+                    <th scope="col">Remedy</th>
+                    <th scope="col">Use</th>
+                    <th scope="col">Why</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {products.map((r) => {
+                    const p = rules?.policy?.[r.id];
+                    return (
+                      <tr key={r.id} data-policy={r.id}>
+                        <td>
+                          {r.name} <small>rung {r.rung}</small>
+                        </td>
+                        <td style={{ width: 170 }}>
+                          <TextField
+                            select
+                            value={p?.use ?? 'yes'}
+                            disabled={!boss || save.isPending}
+                            onChange={(e) => policy(r.id, { use: e.target.value as 'yes' })}
+                            slotProps={{ htmlInput: { 'aria-label': `Use of ${r.name}` } }}
+                          >
+                            <MenuItem value="yes">yes</MenuItem>
+                            <MenuItem value="heavy">heavy pressure only</MenuItem>
+                            <MenuItem value="no">no</MenuItem>
+                          </TextField>
+                        </td>
+                        <td>
+                          <Edit
+                            value={p?.why ?? ''}
+                            label={`Why for ${r.name}`}
+                            disabled={!boss}
+                            onSave={(why) => policy(r.id, { why })}
+                          />
+                        </td>
+                      </tr>
+                    );
+                  })}
+                </tbody>
+              </table>
+            </section>
+          </div>
+          <div className="stack">
+            <Labels rules={rules} boss={boss} error={save.error} onChange={(h) => save.mutate(h)} />
             <section className="sheet pad">
               <h2>Local law, by active ingredient</h2>
               <table className="lines" style={{ marginTop: 8 }}>
@@ -185,7 +191,9 @@ function Edit({
     <TextField
       value={text ?? value}
       disabled={disabled}
-      placeholder={disabled ? '' : 'reason or reference'}
+      multiline
+      fullWidth
+      placeholder={disabled ? '' : 'why'}
       onChange={(e) => setText(e.target.value)}
       onBlur={() => {
         if (text !== null && text !== value) onSave(text);

@@ -50,6 +50,23 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           </li>
         ))}
       </ol>
+      {s.together.length > 0 && (
+        <ul className="tight">
+          {s.together.map((t) => (
+            <li key={t}>{t}</li>
+          ))}
+        </ul>
+      )}
+      {s.amounts.length > 0 && (
+        <>
+          <h2>How much of it</h2>
+          <ul className="tight">
+            {s.amounts.map((t) => (
+              <li key={t}>{t}</li>
+            ))}
+          </ul>
+        </>
+      )}
       {s.mix && (
         <>
           <h2>How much</h2>

@@ -1,9 +1,13 @@
+import Checkbox from '@mui/material/Checkbox';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
+import { Fill } from './Fill';
+import { NeedPanel } from './NeedPanel';
 
 export type MixForm = {
   remedy: string;
@@ -15,6 +19,12 @@ export type MixForm = {
   sprayer: string;
   sUnit: string;
   spoons: string;
+  /** A second remedy in the same tank, and the word that both labels allow it. */
+  beside?: string;
+  bothLabels?: boolean;
+  /** What the bottle of a strength says, in per cent. */
+  stock?: string;
+  times?: string;
 };
 
 export const emptyMix: MixForm = {
@@ -44,6 +54,9 @@ export const mixInput = (f: MixForm): S['MixInput'] => ({
   volume: `${f.volume || f.sprayer} ${f.volume ? f.vUnit : f.sUnit}`,
   sprayer: `${f.sprayer} ${f.sUnit}`,
   spoons: f.spoons as 'metric',
+  ...(f.beside ? { with: [{ remedy: f.beside, use: 'middle' }], bothLabels: !!f.bothLabels } : {}),
+  ...(f.stock?.trim() ? { stock: f.stock } : {}),
+  ...(Number(f.times) > 1 ? { treatments: Number(f.times) } : {}),
 });
 
 /** The same physical amount in another unit, so that switching never changes the mix. */
@@ -72,6 +85,9 @@ export function useBlend(f: MixForm) {
     placeholderData: (old) => old,
   });
 }
+
+/** Where a refusal belongs when it speaks of the tank rather than of one field. */
+const tankWord = (e: Problem | null | undefined) => e?.errors.find((x) => x.field.startsWith('with['));
 
 export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm) => void; only?: string[] }) {
   const { data: kb } = useVocabulary();
@@ -109,7 +125,7 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           </MenuItem>
         ))}
       </TextField>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12 }}>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
         <TextField
           label="The sprayer holds"
           name="sprayer"
@@ -119,7 +135,7 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
         />
         {unit('sUnit', 'sprayer')}
       </div>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12 }}>
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
         <TextField
           label="Mix needed in all"
           name="volume"
@@ -162,6 +178,59 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           )}
         </>
       )}
+      {rate?.low.includes(' from ') && (
+        <TextField
+          label="The bottle says, per cent"
+          name="stock"
+          value={form.stock ?? ''}
+          placeholder={rate.low.split(' from ')[1]?.replace(' %', '')}
+          onChange={(e) => set({ ...form, stock: e.target.value })}
+          slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
+        />
+      )}
+      <NeedPanel
+        onTake={(v) => {
+          const [volume, vUnit] = v.split(' ');
+          set({ ...form, volume: volume ?? '', vUnit: vUnit ?? 'L' });
+        }}
+      />
+      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
+        <TextField
+          select
+          label="In the same tank"
+          value={form.beside ?? ''}
+          onChange={(e) => set({ ...form, beside: e.target.value, bothLabels: false })}
+          slotProps={{ htmlInput: { name: 'beside' } }}
+        >
+          <MenuItem value="">nothing else</MenuItem>
+          {mixed
+            .filter((m) => m.id !== form.remedy)
+            .map((m) => (
+              <MenuItem key={m.id} value={m.id}>
+                {m.name}
+              </MenuItem>
+            ))}
+        </TextField>
+        <TextField
+          label="Treatments"
+          name="times"
+          value={form.times ?? '1'}
+          onChange={(e) => set({ ...form, times: e.target.value })}
+          slotProps={{ htmlInput: { className: 'num', inputMode: 'numeric' } }}
+        />
+      </div>
+      {form.beside && (
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={!!form.bothLabels}
+              onChange={(e) => set({ ...form, bothLabels: e.target.checked })}
+              slotProps={{ input: { name: 'both-labels' } as object }}
+            />
+          }
+          label="I read it on both labels: they may be mixed"
+        />
+      )}
     </div>
   );
 }
@@ -187,64 +256,23 @@ function SpoonIcon({ name, n }: { name: string; n: number }) {
   );
 }
 
-/** One filling drawn as it is made: water, what is added, the line to fill to. */
-function Bottle({ tank }: { tank: S['Tank'] }) {
-  const parts = tank.doses.map((d) => ({ name: d.name, share: d.unit === 'mL' ? d.amount / tank.volume : 0.012 }));
-  let y = 150;
-  const water = 1 - parts.reduce((a, p) => a + p.share, 0);
-  const h = 112;
-  const fills = ['var(--mari)', 'var(--lichen)', 'var(--brick)', 'var(--ochre)'];
-  const blocks = [
-    { name: 'water', share: water, fill: 'color-mix(in srgb, var(--pond) 30%, var(--sheet))' },
-    ...parts.map((p, i) => ({ ...p, share: Math.max(p.share, 0.02), fill: fills[i % 4] as string })),
-  ];
-  return (
-    <svg
-      viewBox="0 0 132 170"
-      width="132"
-      role="img"
-      aria-label={`A filling of ${tank.text}: ${tank.waterText} of water and ${tank.doses.map((d) => `${d.text} of ${d.name}`).join(', ')}`}
-    >
-      {blocks.map((b) => {
-        const bh = Math.min(h, b.share * h);
-        y -= bh;
-        return <rect key={b.name} x="25" y={y} width="60" height={bh} fill={b.fill} />;
-      })}
-      <path
-        d="M33 18 H77 V30 C77 34 86 36 86 44 V150 a6 6 0 0 1 -6 6 H30 a6 6 0 0 1 -6 -6 V44 C24 36 33 34 33 30 Z"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.8"
-        strokeLinejoin="round"
-      />
-      <path
-        d="M40 18 V8 H84 L98 14 V22 L84 18 M62 18 C70 24 76 26 74 36"
-        fill="none"
-        stroke="var(--ink)"
-        strokeWidth="1.8"
-        strokeLinejoin="round"
-      />
-      <path d={`M18 ${150 - h} H30`} stroke="var(--brick)" strokeWidth="2" />
-      <text x="90" y={150 - h + 4} fontSize="12" fill="var(--ink)">
-        {tank.text}
-      </text>
-    </svg>
-  );
-}
-
 export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Problem | null }) {
-  if (error) return <Trouble of={error} />;
+  if (error)
+    return tankWord(error) ? (
+      <div className="notice brick" role="alert" data-tank>
+        <b>{tankWord(error)?.problem}.</b>{' '}
+        {(tankWord(error)?.mend ?? '').replace(/^./, (c) => c.toUpperCase())}.
+      </div>
+    ) : (
+      <Trouble of={error} />
+    );
   if (!mixed)
     return <p className="quiet">Choose what is mixed and say what the sprayer holds; the amounts appear here.</p>;
   const p = mixed.plan;
   return (
     <div className="stack" data-answer="mix">
       {p.tanks.map((t, i) => (
-        <div
-          key={i}
-          style={{ display: 'grid', gridTemplateColumns: '132px minmax(0,1fr)', gap: 14, alignItems: 'center' }}
-        >
-          <Bottle tank={t} />
+        <div key={i} className="stack" style={{ gap: 8 }}>
           <div className="stack" style={{ gap: 6 }}>
             <h3>
               {p.fillings > 1
@@ -279,6 +307,7 @@ export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Proble
               with <span className="num">{t.waterText}</span> of water
             </div>
           </div>
+          <Fill tank={t} />
         </div>
       ))}
       {p.marks.map((m) => (
@@ -318,8 +347,9 @@ export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Proble
           ))}
         </ol>
       </div>
-      <p>
-        One treatment uses {p.buy.map((b) => `${b.text} of ${b.name.toLowerCase()}`).join(', ')}; {p.leftOver}.
+      <p data-buy>
+        {(mixed.treatments ?? 1) > 1 ? `All ${mixed.treatments} treatments use` : 'One treatment uses'}{' '}
+        {p.buy.map((b) => `${b.text} of ${b.name.toLowerCase()}`).join(', ')}; {p.leftOver}.
       </p>
     </div>
   );

@@ -1,20 +1,64 @@
+import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { useSession } from '../api/hooks';
 import { useDraft } from '../ui/draft';
-import { KeyLine } from '../ui/keys';
+import { KeyLine, useKeys } from '../ui/keys';
 import { emptyMix, MixAnswer, MixFields, type MixForm, useBlend } from './Mixer';
+import { emptyPlace, type PlaceForm, PlacePanel } from './PlacePanel';
 
 /** The mixer on its own, for the question across the counter. It remembers the last units. */
 export default function MixingShelf() {
   const session = useSession();
   const [form, set] = useDraft<MixForm>('mixing', emptyMix);
+  const [place, setPlace] = useDraft<PlaceForm>('place', emptyPlace);
+  const [shown, setShown] = useState(false);
   const blend = useBlend(form);
+  useKeys([
+    {
+      key: shown ? 'Escape' : 'g',
+      does: shown ? 'back' : 'show it to the grower',
+      run: () => setShown((s) => !s && !!blend.data),
+    },
+  ]);
+  if (shown && blend.data)
+    return (
+      <main id="room" className="shown" data-shown>
+        <div className="row mid">
+          <h1>{blend.data.plan.buy.map((b) => b.name).join(' with ')}</h1>
+          <Button variant="outlined" onClick={() => setShown(false)}>
+            Back&nbsp;<kbd>Esc</kbd>
+          </Button>
+        </div>
+        <MixAnswer mixed={blend.data} error={blend.error} />
+        <p>
+          <b>The label in your hand comes first.</b> Gloves on; children and pets away until it is dry; nothing on open
+          flowers; mix only what you use, and never in a drink bottle.
+        </p>
+      </main>
+    );
   return (
     <>
       <main id="room">
-        <h1 style={{ marginBottom: 12 }}>How much goes in?</h1>
+        <div className="row mid" style={{ marginBottom: 12 }}>
+          <h1>How much goes in?</h1>
+          <Button
+            variant="outlined"
+            disabled={!blend.data || !!blend.error}
+            onClick={() => setShown(true)}
+            data-do="show"
+          >
+            Show it to the grower&nbsp;<kbd>g</kbd>
+          </Button>
+        </div>
         <div className="two" style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1.2fr)' }}>
-          <div className="sheet pad">
-            <MixFields form={form} set={set} />
+          <div className="stack">
+            <div className="sheet pad">
+              <MixFields form={form} set={set} />
+            </div>
+            <div className="sheet pad stack">
+              <h2>Without water: on a bed, in pots, on leaves</h2>
+              <PlacePanel form={place} set={setPlace} />
+            </div>
           </div>
           <div className="sheet pad">
             <MixAnswer mixed={form.remedy ? blend.data : undefined} error={blend.error} />

@@ -1,0 +1,300 @@
+package desk_test
+
+import (
+	"context"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"botanik/core/differential"
+	"botanik/core/fault"
+	"botanik/core/mix"
+	"botanik/core/remedy"
+	"botanik/herbarium"
+	"botanik/internal/desk"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+var boss = desk.Person{ID: "o", Name: "Odile", Role: "coordinator"}
+
+// known brings a sample in and settles what it is.
+func (b *bench) known(in desk.Intake, cause string) {
+	ctx := context.Background()
+	b.keep(b.CheckIn(ctx, b.who, in, ""))
+	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "flecks", State: "many"}))
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: cause, Degree: "working"}))
+}
+
+func (b *bench) offer(id string) remedy.Offer {
+	a, err := b.Advice(context.Background(), b.v.ID, nil)
+	require.NoError(b.t, err)
+	i := slices.IndexFunc(a.Offers, func(o remedy.Offer) bool { return o.Remedy == id })
+	require.GreaterOrEqual(b.t, i, 0, id)
+	return a.Offers[i]
+}
+
+func (b *bench) house(change func(*remedy.House)) {
+	ctx := context.Background()
+	h, v, err := b.HouseRules(ctx)
+	require.NoError(b.t, err)
+	change(&h)
+	require.NoError(b.t, b.SetHouseRules(ctx, boss, h, v))
+}
+
+func TestAnOpenCaseSaysThatTheHouseChanged(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(bean, "two-spotted-mite")
+	b.house(func(h *remedy.House) { h.Policy["soap"] = remedy.Policy{Use: "heavy"} })
+	v, err := b.View(ctx, b.v.ID)
+	require.NoError(t, err)
+	assert.Empty(t, v.HouseNews, "nothing was decided yet")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, ""))
+	assert.Empty(t, b.v.HouseNews)
+
+	b.house(func(h *remedy.House) {
+		h.Policy["soap"] = remedy.Policy{Use: "no", Why: "smells"}
+		h.Law["sulfur"] = remedy.Law{Status: "banned"}
+		h.Labels["summer-oil"] = remedy.Label{RepeatMin: 20}
+		h.Schools["aim"] = "eradicate"
+	})
+	v, err = b.View(ctx, b.v.ID)
+	require.NoError(t, err)
+	news := strings.Join(v.HouseNews, " ")
+	for _, word := range []string{"Odile changed the house rules on Saturday 11 July", "Insecticidal soap, heavy before and no now", "local law on sulfur, allowed before and banned now", "the label of Summer oil", "“What is beating a pest?” is now eradicate"} {
+		assert.Contains(t, news, word)
+	}
+	b.v = v
+	assert.Equal(t, remedy.No, b.offer("soap").Status, "and it holds at once")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, "as before"))
+	assert.Empty(t, b.v.HouseNews, "decided anew, it has been seen")
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, "cleared", ""))
+	b.house(func(h *remedy.House) { h.Schools["aim"] = "below-harm" })
+	v, err = b.View(ctx, b.v.ID)
+	require.NoError(t, err)
+	assert.Empty(t, v.HouseNews, "a closed case is not troubled")
+}
+
+func TestACaseMayChooseItsOwnSchool(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(bean, "two-spotted-mite")
+	assert.Equal(t, remedy.No, b.offer("detergent").Status)
+	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "soap", "detergent"))
+	assert.Equal(t, remedy.Care, b.offer("detergent").Status)
+	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "soap", ""))
+	assert.Equal(t, remedy.No, b.offer("detergent").Status, "as the house again")
+	for _, bad := range [][2]string{{"moon", "full"}, {"soap", "lye"}} {
+		_, err := b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, bad[0], bad[1])
+		assert.True(t, fault.Is(err), bad)
+	}
+}
+
+func TestTheRhythmChosenIsKeptInsideTheLabel(t *testing.T) {
+	gaps := func(on []string) []int {
+		out := []int{}
+		for i := 1; i < len(on); i++ {
+			a, _ := time.Parse(remedy.DateLayout, on[i-1])
+			b, _ := time.Parse(remedy.DateLayout, on[i])
+			out = append(out, int(b.Sub(a).Hours()/24))
+		}
+		return out
+	}
+	b := open(t)
+	ctx := context.Background()
+	b.known(bean, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	for school, want := range map[string][]int{"dense": {4, 4}, "burst": {4, 5}, "weekly": {7, 7}, "ten": {9, 9}, "fortnight": {14, 14}} {
+		b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "rhythm", school))
+		d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{})
+		require.NoError(t, err, school)
+		assert.Equal(t, want, gaps(d.On), "%s: soap's label asks for four days", school)
+		assert.Contains(t, d.Notes[0], herbarium.Embedded().School("rhythm").Option(school).Name)
+	}
+}
+
+func TestTheHourAndTheHeapFollowTheSchool(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	sheet := func() desk.Sheet {
+		s, err := b.Sheet(ctx, b.v.ID)
+		require.NoError(t, err)
+		return s
+	}
+	b.known(desk.Intake{Grower: "Ilse", Plant: "rose", Place: "garden", Story: "x"}, "rose-black-spot")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"clear-leaves"}, ""))
+	assert.Contains(t, sheet().Disposal, "not on the compost")
+	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "infected-leaves", "compost"))
+	assert.Contains(t, sheet().Disposal, "hot compost")
+
+	b.known(desk.Intake{Grower: "Ilse", Plant: "courgette", Place: "garden", Story: "x"}, "mosaic-virus")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"inspect"}, ""))
+	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "infected-leaves", "compost"))
+	assert.Contains(t, sheet().Disposal, "tied bag", "a virus is never composted")
+
+	b.known(bean, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
+	assert.Contains(t, sheet().Hour, "Late in the day")
+	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "hour", "morning"))
+	assert.Contains(t, sheet().Hour, "morning")
+}
+
+func TestTwoInOneTank(t *testing.T) {
+	base := herbarium.Embedded()
+	blend := func(in desk.MixInput) (desk.Mixed, error) {
+		in.Volume = "1 L"
+		return desk.Blend(base, remedy.House{}, in)
+	}
+	for _, c := range []struct {
+		a, b  string
+		ok    bool
+		both  bool
+		words string
+	}{
+		{"summer-oil", "sulfur", false, true, "never go into one tank"},
+		{"copper", "neem-oil", false, true, "never go into one tank"},
+		{"soap", "lime-sulfur", false, true, "never go into one tank"},
+		{"beauveria", "copper", false, true, "never go into one tank"},
+		{"soap", "summer-oil", false, false, "only if both labels say so"},
+		{"soap", "summer-oil", true, true, ""},
+		{"azadirachtin", "btk", false, false, "nothing here says that the two go together"},
+		{"soap", "soap", false, true, "stands twice"},
+	} {
+		m, err := blend(desk.MixInput{Remedy: c.a, With: []desk.Beside{{Remedy: c.b}}, BothLabels: c.both})
+		if !c.ok {
+			require.Error(t, err, c)
+			assert.Contains(t, err.Error(), c.words)
+			continue
+		}
+		require.NoError(t, err)
+		assert.Len(t, m.Plan.Tanks[0].Doses, 2)
+		last := m.Plan.Tanks[0].Doses[1].Form
+		assert.Equal(t, "soap", last, "soap goes in last")
+	}
+	neem, err := blend(desk.MixInput{Remedy: "neem-oil"})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"Emulsifier", "Neem oil"}, []string{neem.Plan.Tanks[0].Doses[0].Name, neem.Plan.Tanks[0].Doses[1].Name}, "the emulsifier comes by itself, and first")
+}
+
+func TestTheStrengthOnTheBottle(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	m, err := b.Blend(ctx, desk.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "91 %"})
+	require.NoError(t, err)
+	assert.InDelta(t, 100*40.0/91, m.Plan.Tanks[0].Doses[0].Amount, .01, "40 % out of 91 %")
+	m, err = b.Blend(ctx, desk.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "70", Use: "42 %"})
+	require.NoError(t, err)
+	assert.InDelta(t, 60, m.Plan.Tanks[0].Doses[0].Amount, .01)
+	for _, bad := range []desk.MixInput{{Stock: "strong"}, {Stock: "30 %"}, {Stock: "70 %", Use: "60 %"}} {
+		bad.Remedy, bad.Volume = "alcohol", "100 mL"
+		_, err := b.Blend(ctx, bad)
+		assert.True(t, fault.Is(err), "%+v", bad)
+	}
+}
+
+func TestLawStopsTheMixingShelfToo(t *testing.T) {
+	_, err := desk.Blend(herbarium.Embedded(), remedy.House{Law: map[string]remedy.Law{"pyrethrins": {Status: "banned"}}}, desk.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
+	assert.ErrorContains(t, err, "local law")
+	m, err := desk.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, desk.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
+	require.NoError(t, err)
+	assert.Contains(t, strings.Join(m.Plan.Warnings, " "), "does not recommend")
+}
+
+func TestAmountsForABedReachThePage(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(desk.Intake{Grower: "Ilse", Plant: "bean", Place: "greenhouse", Story: "x"}, "green-aphid")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"release-lacewing"}, ""))
+	_, err := b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "gypsum", Area: "3 m2"})
+	assert.ErrorContains(t, err, "was not chosen")
+	_, err = b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "release-lacewing", Area: "3 acres"})
+	assert.ErrorContains(t, err, "area")
+	b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "release-lacewing", Area: "2 m2"}))
+	s, err := b.Sheet(ctx, b.v.ID)
+	require.NoError(t, err)
+	assert.Contains(t, strings.Join(s.Amounts, " "), "35 animals")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, ""))
+	assert.Empty(t, b.v.Doses, "another remedy, another amount")
+	_, err = b.Place(desk.PlaceInput{Remedy: "soap", Area: "1 m2"})
+	assert.ErrorContains(t, err, "no amount for a bed")
+	n, err := mix.SprayNeed([]mix.PlantSize{{Count: 2, HeightCm: 50, WidthCm: 40}})
+	require.NoError(t, err)
+	_, err = b.Blend(ctx, desk.MixInput{Remedy: "soap", Volume: n.Text})
+	assert.NoError(t, err, "what plants need can be mixed as it stands")
+}
+
+// Whatever an advisor clicks, nothing that is "no" or "not now" for the case
+// reaches the grower's page, and no mix passes the top of its label.
+func TestNothingRefusedReachesAHandOver(t *testing.T) {
+	base := herbarium.Embedded()
+	plants := []string{"bean", "rose", "jade plant", "blue spruce", "apple", "calamondin", "unknown"}
+	causes := []string{"two-spotted-mite", "green-aphid", "rose-black-spot", "powdery-mildew", "citrus-mealybug", "predatory-mite", "mosaic-virus", "root-rot"}
+	b := open(t)
+	ctx := context.Background()
+	rapid.Check(t, func(rt *rapid.T) {
+		pick := func(name string, of []string) string { return rapid.SampledFrom(of).Draw(rt, name) }
+		in := desk.Intake{Grower: "x", Plant: pick("plant", plants), Place: pick("place", []string{"indoors", "garden", "balcony"}), Story: "x", InBloom: rapid.Bool().Draw(rt, "bloom"), Edible: rapid.Bool().Draw(rt, "eaten"), Cat: rapid.Bool().Draw(rt, "cat"), Pond: rapid.Bool().Draw(rt, "pond")}
+		v, err := b.CheckIn(ctx, b.who, in, "")
+		require.NoError(rt, err)
+		v, err = b.Look(ctx, b.who, v.ID, v.Version, differential.Look{Finding: "flecks", State: "many"})
+		require.NoError(rt, err)
+		cause := pick("cause", causes)
+		v, err = b.SetVerdict(ctx, b.who, v.ID, v.Version, desk.VerdictInput{Cause: cause, Degree: "working"})
+		require.NoError(rt, err)
+		a, err := b.Advice(ctx, v.ID, nil)
+		require.NoError(rt, err)
+		status := map[string]remedy.Status{}
+		for _, o := range a.Offers {
+			status[o.Remedy] = o.Status
+		}
+		ids := []string{}
+		for range rapid.IntRange(1, 3).Draw(rt, "n") {
+			id := rapid.SampledFrom(base.Remedies).Draw(rt, "remedy").ID
+			if !slices.Contains(ids, id) {
+				ids = append(ids, id)
+			}
+		}
+		next, err := b.SetTreatment(ctx, b.who, v.ID, v.Version, ids, "")
+		for _, id := range ids {
+			if s := status[id]; (s == remedy.No || s == remedy.NotNow) && id != "leave" && id != "pull-bag" {
+				require.Error(rt, err, "%s is %s for %s", id, s, cause)
+				return
+			}
+		}
+		if err != nil {
+			return // kept apart
+		}
+		v = next
+		for _, id := range ids {
+			if r := base.Remedy(id); len(r.Rates) > 0 {
+				m, err := b.SetMix(ctx, b.who, v.ID, v.Version, desk.MixInput{Remedy: id, Volume: "2 L", Sprayer: "1 L", Spoons: pick("spoons", []string{"metric", "us", "imperial", "au"}), Use: pick("use", []string{"low", "middle", "top"})})
+				if err != nil {
+					continue
+				}
+				v = m
+				high, _ := mix.ParseRate(r.Rates[0].High)
+				f, _ := high.Fraction.Float64()
+				for _, tank := range m.Mix.Plan.Tanks {
+					d := tank.Doses[len(tank.Doses)-1]
+					require.LessOrEqual(rt, d.Amount, f*tank.Volume+1e-6)
+					if d.Spoons != nil {
+						require.LessOrEqual(rt, d.Spoons.Ml, f*tank.Volume+1e-6)
+					}
+				}
+			}
+		}
+		s, err := b.Sheet(ctx, v.ID)
+		require.NoError(rt, err)
+		for _, st := range s.Steps {
+			require.NotEmpty(rt, st.Cautions, st.Name)
+		}
+		require.Len(rt, s.Always, len(remedy.Always))
+	})
+}
