@@ -182,6 +182,28 @@ func TestTanksAddUpAndNeverPassTheTop(t *testing.T) {
 	})
 }
 
+// Whoever reads 1 L in another unit still gets one filling, not one and a drop.
+func TestTheSameAmountInAnotherUnitIsTheSamePlan(t *testing.T) {
+	want, err := Make(Request{Volume: "1 L", Sprayer: "1 L", Spoons: "metric", Parts: []Part{{Name: "x", Rate: "15 mL per L", High: "20 mL per L"}}})
+	require.NoError(t, err)
+	for _, unit := range []string{"mL", "US fl oz", "US quart", "US gal", "Imperial pint", "Imperial gal"} {
+		c, err := ConvertedTo("1 L", unit)
+		require.NoError(t, err, unit)
+		back, err := ConvertedTo(c.Exact+" "+unit, "L")
+		require.NoError(t, err, unit)
+		assert.Equal(t, "1", back.Exact, "%s: there and back", unit)
+		for _, number := range []string{c.Number, c.Exact} {
+			got, err := Make(Request{Volume: "1 L", Sprayer: number + " " + unit, Spoons: "metric", Parts: []Part{{Name: "x", Rate: "15 mL per L", High: "20 mL per L"}}})
+			require.NoError(t, err, unit)
+			assert.Equal(t, 1, got.Fillings, "%s %s", number, unit)
+			assert.Equal(t, want.Tanks[0].Doses[0].Text, got.Tanks[0].Doses[0].Text, unit)
+			assert.InDelta(t, want.VolumeMl, got.VolumeMl, .01)
+		}
+	}
+	_, err = ConvertedTo("1 L", "gallon")
+	assert.ErrorContains(t, err, "which kind")
+}
+
 func FuzzParse(f *testing.F) {
 	for _, s := range []string{"1 L", "2 US tbsp per US gal", "1:50 of water", "42 % from 70 %", "½ l", "1/2/3 L", "5 g/L", "20 mL tbsp", "% from", "1::2"} {
 		f.Add(s)

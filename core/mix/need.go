@@ -12,17 +12,17 @@ import (
 // PlantSize is a number of like plants to be sprayed until both sides of the
 // leaves drip.
 type PlantSize struct {
-	Count    int     `json:"count" minimum:"1" maximum:"500"`
-	HeightCm float64 `json:"heightCm" minimum:"2" maximum:"1000"`
-	WidthCm  float64 `json:"widthCm" minimum:"2" maximum:"1000"`
+	Count    int     `json:"count" doc:"1 to 500"`
+	HeightCm float64 `json:"heightCm" doc:"2 to 1000"`
+	WidthCm  float64 `json:"widthCm" doc:"2 to 1000"`
 	Leaf     string  `json:"leaf,omitempty" enum:"sparse,ordinary,dense," doc:"how leafy it is"`
 }
 
 // Pot is a number of like pots, by what one holds or by its diameter.
 type Pot struct {
-	Count    int     `json:"count" minimum:"1" maximum:"500"`
+	Count    int     `json:"count" doc:"1 to 500"`
 	Size     string  `json:"size,omitempty" doc:"what one pot holds, like '5 L'"`
-	AcrossCm float64 `json:"acrossCm,omitempty" minimum:"0" maximum:"200" doc:"its diameter, when what it holds is not known"`
+	AcrossCm float64 `json:"acrossCm,omitempty" doc:"at most 200; its diameter, when what it holds is not known"`
 }
 
 // Need is how much finished mix is wanted.
@@ -229,6 +229,10 @@ func Place(r PlaceRequest) (Placed, error) {
 // above the top; of living things at least one is let loose.
 func shown(v, top float64, unit string) float64 {
 	if unit == "animals" || unit == "plants" {
+		if v >= 1000 { // nobody counts a packet of nematodes to the last one
+			step := math.Pow(10, math.Floor(math.Log10(v))-1)
+			return math.Floor(v/step+1e-9) * step
+		}
 		return math.Max(1, math.Min(math.Round(v), math.Max(1, math.Floor(top+1e-9))))
 	}
 	step := .1
@@ -250,8 +254,11 @@ func amountText(v float64, unit string) string {
 	if unit == "g" && v >= 1000 {
 		return fmt.Sprintf("%g kg", v/1000)
 	}
+	if v >= 1e6 {
+		return fmt.Sprintf("%g million %s", v/1e6, unit)
+	}
 	if v == 1 {
 		unit = strings.TrimSuffix(unit, "s") // one animal, one plant
 	}
-	return fmt.Sprintf("%g %s", v, unit)
+	return plain(v) + " " + unit
 }

@@ -37,6 +37,8 @@ func TestPlacesWorked(t *testing.T) {
 		"lacewings":                  {PlaceRequest{Per: "m2", Low: 10, High: 25, Unit: "animals", Area: "2 m2"}, "35 animals"},
 		"a few helpers on one plant": {PlaceRequest{Per: "m2", Low: 2, High: 5, Unit: "animals", Area: "0.2 m2", Use: "low"}, "1 animal"},
 		"a drench by what pots hold": {PlaceRequest{Per: "pot L", Low: 100, High: 200, Unit: "mL of mix", Pots: []Pot{{Count: 3, Size: "5 L"}, {Count: 1, AcrossCm: 20}}, Use: "top"}, "3.8 L of mix"},
+		"nematodes by the packet":    {PlaceRequest{Per: "m2", Low: 500000, High: 1000000, Unit: "animals", Area: "3 m2", Use: "top"}, "3 million animals"},
+		"nematodes in one pot":       {PlaceRequest{Per: "m2", Low: 500000, High: 1000000, Unit: "animals", Area: "0.07 m2"}, "52000 animals"},
 		"by plant":                   {PlaceRequest{Per: "plant", Low: 2, High: 4, Unit: "g", Plants: 7}, "21 g"},
 	} {
 		t.Run(name, func(t *testing.T) {

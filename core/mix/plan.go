@@ -240,6 +240,11 @@ func build(vol, tank Quantity, even bool, world string, parts []part, times int)
 		cap = total
 	}
 	n := ceil(new(big.Rat).Quo(total, cap))
+	// A last filling that is a thousandth of a tank is a rounding of the unit,
+	// not a filling: the others take it up, far inside what a tank's line shows.
+	if sliver := new(big.Rat).Sub(total, new(big.Rat).Mul(cap, big.NewRat(int64(n-1), 1))); n > 1 && sliver.Cmp(new(big.Rat).Quo(cap, big.NewRat(1000, 1))) <= 0 {
+		n, even = n-1, true
+	}
 	plan := Plan{Volume: vol.String(), VolumeMl: float(total), Fillings: n, LeftOver: "nothing is left over when all of it is used; pour none down a drain", Warnings: []string{}, Buy: []Dose{}, Marks: []Mark{}}
 	add := func(v *big.Rat, count int) {
 		t, exact := fill(v, world, parts)

@@ -3,6 +3,7 @@ package mix
 import (
 	"fmt"
 	"math/big"
+	"strconv"
 	"strings"
 
 	"botanik/core/fault"
@@ -113,12 +114,63 @@ func Convert(amount, unit string) (Quantity, error) {
 	faults.AddErr("amount", err)
 	u, err := FindUnit(unit)
 	if err != nil {
-		for _, f := range fault.From(err) {
-			faults.Add("to", f.Problem, f.Mend)
-		}
+		faults.AddErr("", faultAt("to", err))
 	}
 	if faults.Err() != nil {
 		return Quantity{}, faults
 	}
 	return q.In(u)
+}
+
+// Converted is the same physical amount in another unit: Number as a person
+// types it (at most six significant figures) and Exact as a fraction, so that
+// switching there and back never moves an amount.
+type Converted struct {
+	Text   string  `json:"text"`
+	Number string  `json:"number"`
+	Value  float64 `json:"value"`
+	Exact  string  `json:"exact" doc:"exact value as a fraction, ready as the number of an amount"`
+	Unit   string  `json:"unit"`
+}
+
+// ConvertedTo answers Convert with its exact and its readable value. An exact
+// value too long to be read back is left out.
+func ConvertedTo(amount, unit string) (Converted, error) {
+	if u, ok := areaUnits[unit]; ok {
+		a, err := ParseArea(amount)
+		if err != nil {
+			return Converted{}, faultAt("amount", err)
+		}
+		return converted(a.Quo(a, u), unit), nil
+	}
+	q, err := Convert(amount, unit)
+	if err != nil {
+		return Converted{}, err
+	}
+	out := converted(q.Value, q.Unit.Name)
+	out.Text = q.String()
+	return out, nil
+}
+
+func converted(v *big.Rat, unit string) Converted {
+	f := float(v)
+	out := Converted{Text: Decimal(v, 2) + " " + unit, Number: plain(f), Value: f, Unit: unit}
+	if s := v.RatString(); len(s) <= maxDigits {
+		out.Exact = s
+	}
+	return out
+}
+
+func faultAt(field string, err error) error {
+	var l fault.List
+	for _, f := range fault.From(err) {
+		l.Add(field, f.Problem, f.Mend)
+	}
+	return l
+}
+
+// plain writes six significant figures without an exponent.
+func plain(v float64) string {
+	short, _ := strconv.ParseFloat(strconv.FormatFloat(v, 'g', 6, 64), 64)
+	return strconv.FormatFloat(short, 'f', -1, 64)
 }

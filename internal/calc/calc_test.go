@@ -42,6 +42,15 @@ func TestBadInputNamesTheField(t *testing.T) {
 		{"advise", `{"cause":"rust","case":{}}`, "case.date", "missing"},
 		{"convert", `{"amount":"2 US tbsp","to":"g"}`, "unit", "measures"},
 		{"convert", `{"amount":"2 spoons","to":"mL"}`, "amount.unit", "which kind"},
+		{"advise", `{"cause":"rust","case":{"date":"2026-07-01","host":"rose"},"chosen":["holy-water"]}`, "chosen[0]", "not a remedy"},
+		{"advise", `{"cause":"rust","case":{"date":"2026-07-01","host":"rose","schools":{"moon":"full"}}}`, "case.schools.moon", "not a question"},
+		{"need", `{"plants":[]}`, "plants", "none"},
+		{"need", `{"plants":[{"count":1,"heightCm":2000,"widthCm":40}]}`, "plants[0].heightCm", "out of range"},
+		{"place", `{"remedy":"nematodes-vine","area":"3 acres of hope"}`, "area", "unit of area"},
+		{"place", `{"remedy":"hose-off","area":"3 m2"}`, "remedy", "no amount"},
+		{"place", `{"remedy":"nematodes-vine","dose":"thick","area":"3 m2"}`, "dose", "no range"},
+		{"blend", `{"remedy":"soap","volume":"0 L"}`, "volume", "zero"},
+		{"blend", `{"remedy":"soap","volume":"1 L","stock":"1 %"}`, "stock", "not thinned"},
 		{"repeat-days", `{"start":"soon","count":1}`, "start", "not a day"},
 		{"repeat-window", `{"lifeTable":"dragon","tempC":20}`, "lifeTable", "not a life table"},
 	} {
@@ -55,6 +64,16 @@ func TestBadInputNamesTheField(t *testing.T) {
 	}
 	_, err := Find("guess")
 	assert.ErrorContains(t, err, "is not a computation")
+}
+
+func TestTheLadderSaysHowWhatIsChosenWorksTogether(t *testing.T) {
+	c, err := Find("advise")
+	require.NoError(t, err)
+	out, err := c.Run(herbarium.Embedded(), []byte(`{"cause":"two-spotted-mite","case":{"host":"bean","date":"2026-07-10"},"chosen":["soap","hose-off"]}`))
+	require.NoError(t, err)
+	raw, err := json.Marshal(out)
+	require.NoError(t, err)
+	assert.Contains(t, string(raw), "first", "the hose before the soap")
 }
 
 func TestAnEmptyListOfFindingsIsOpen(t *testing.T) {

@@ -1,6 +1,7 @@
 package calc
 
 import (
+	"fmt"
 	"time"
 
 	"botanik/core/casework"
@@ -22,8 +23,9 @@ type DiagnoseIn struct {
 
 // AdviseIn is a cause and the case it is to be treated in.
 type AdviseIn struct {
-	Cause string           `json:"cause" doc:"cause id"`
-	Case  remedy.Situation `json:"case"`
+	Cause  string           `json:"cause" doc:"cause id"`
+	Case   remedy.Situation `json:"case"`
+	Chosen []string         `json:"chosen,omitempty" doc:"remedies chosen so far; says how they work together"`
 }
 
 // Diagnose ranks a sample.
@@ -51,19 +53,20 @@ func Advise(b *knowledge.Base, in AdviseIn) (remedy.Advice, error) {
 		}
 		return a, l
 	}
+	if len(in.Chosen) > 0 {
+		for i, id := range in.Chosen {
+			if b.Remedy(id) == nil {
+				return a, fault.New(fmt.Sprintf("chosen[%d]", i), fmt.Sprintf("%q is not a remedy of the herbarium", id), "use an id from kb list remedies")
+			}
+		}
+		a.Combine = remedy.Combine(b, b.Cause(in.Cause), in.Case, in.Chosen)
+	}
 	return a, nil
 }
 
 type convertIn struct {
 	Amount string `json:"amount" doc:"like '2 US tbsp'"`
 	To     string `json:"to" doc:"unit, like 'mL'"`
-}
-
-type convertOut struct {
-	Text  string  `json:"text"`
-	Value float64 `json:"value"`
-	Exact string  `json:"exact" doc:"exact value as a fraction"`
-	Unit  string  `json:"unit"`
 }
 
 type rateIn struct {
@@ -83,6 +86,10 @@ type blendIn struct {
 
 type splitIn struct {
 	Causes []string `json:"causes"`
+}
+
+type needIn struct {
+	Plants []mix.PlantSize `json:"plants"`
 }
 
 type countsIn struct {
@@ -183,13 +190,8 @@ func init() {
 	add("advise", "the ladder of remedies for a cause and a case, each go, care, not now or no", `{"cause":"two-spotted-mite","case":{"host":"bean","place":"garden","date":"2026-07-10","edible":true,"daysToHarvest":5,"tempC":22,"earlier":[{"remedy":"summer-oil","on":"2026-06-30"}]}}`, Advise)
 	add("mix", "amounts per tank, spoons, order and what to buy", `{"volume":"3 L","sprayer":"1 L","spoons":"metric","parts":[{"name":"Insecticidal soap","rate":"15 mL per L","low":"10 mL per L","high":"20 mL per L","form":"soap"}]}`, func(_ *knowledge.Base, in mix.Request) (mix.Plan, error) { return mix.Make(in) })
 	add("blend", "the mix of one remedy of the herbarium within its label range", `{"remedy":"soap","use":"middle","volume":"1 L","spoons":"us"}`, func(b *knowledge.Base, in blendIn) (desk.Mixed, error) { return desk.Blend(b, in.House, in.MixInput) })
-	add("convert", "the same amount in another unit, exactly", `{"amount":"2 US tbsp","to":"mL"}`, func(_ *knowledge.Base, in convertIn) (convertOut, error) {
-		q, err := mix.Convert(in.Amount, in.To)
-		if err != nil {
-			return convertOut{}, err
-		}
-		f, _ := q.Value.Float64()
-		return convertOut{q.String(), f, q.Value.RatString(), q.Unit.Name}, nil
+	add("convert", "the same amount in another unit, exactly", `{"amount":"2 US tbsp","to":"mL"}`, func(_ *knowledge.Base, in convertIn) (mix.Converted, error) {
+		return mix.ConvertedTo(in.Amount, in.To)
 	})
 	add("rate", "read a rate as a label writes it", `{"rate":"1:50 of water"}`, func(_ *knowledge.Base, in rateIn) (rateOut, error) {
 		r, err := mix.ParseRate(in.Rate)
@@ -199,6 +201,8 @@ func init() {
 		f, _ := r.Fraction.Float64()
 		return rateOut{r.Kind, r.PerLitre(), f}, nil
 	})
+	add("need", "how much mix wets these plants on both sides of the leaves; an estimate", `{"plants":[{"count":2,"heightCm":80,"widthCm":60,"leaf":"dense"}]}`, func(_ *knowledge.Base, in needIn) (mix.Need, error) { return mix.SprayNeed(in.Plants) })
+	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, desk.PlaceDose)
 	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
 		return differential.NewEngine(b).Split(in.Causes)
 	})

@@ -162,6 +162,9 @@ func mixed(b *knowledge.Base, house remedy.House, field, id, rate string) (*know
 func tankPart(r *knowledge.Remedy, rt knowledge.Rate, house remedy.House, use, stock string) (mix.Part, error) {
 	low, high := labelRange(r, rt, house)
 	if stock != "" {
+		if !strings.Contains(low, " from ") {
+			return mix.Part{}, fault.New("stock", r.Name+" is not thinned from a strength in per cent", "leave it out; the rate on the label is what counts")
+		}
 		var l fault.List
 		for _, p := range []*string{&low, &high, &use} {
 			t, err := fromStock(*p, stock)

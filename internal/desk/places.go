@@ -22,8 +22,11 @@ type PlaceInput struct {
 }
 
 // Place works an amount out, case or no case.
-func (s *Service) Place(in PlaceInput) (Dosed, error) {
-	r := s.Base.Remedy(in.Remedy)
+func (s *Service) Place(in PlaceInput) (Dosed, error) { return PlaceDose(s.Base, in) }
+
+// PlaceDose is Place without a desk: the range comes from the herbarium alone.
+func PlaceDose(b *knowledge.Base, in PlaceInput) (Dosed, error) {
+	r := b.Remedy(in.Remedy)
 	if r == nil {
 		return Dosed{}, fault.New("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", in.Remedy), "use an id from kb list remedies")
 	}

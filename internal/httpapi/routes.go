@@ -184,9 +184,17 @@ func (s *Server) readRoutes() {
 	ask(s, "place", "/api/v1/place", "Dust, drench or helpers over a bed, pots or plants", func(_ context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
 		return s.desk.Place(in.Body)
 	})
+	ask(s, "convert", "/api/v1/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {
+		return mix.ConvertedTo(in.Body.Amount, in.Body.To)
+	})
 	ask(s, "need", "/api/v1/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body desk.NeedInput }) (mix.Need, error) {
 		return mix.SprayNeed(in.Body.Plants)
 	})
+}
+
+type convertInput struct {
+	Amount string `json:"amount" maxLength:"40" doc:"like '1 L'"`
+	To     string `json:"to" maxLength:"40" doc:"unit, like 'US fl oz'"`
 }
 
 func (s *Server) houseRoutes() {

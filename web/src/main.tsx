@@ -3,7 +3,7 @@ import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-400.css';
 import '@fontsource/atkinson-hyperlegible-mono/latin-700.css';
-import './app.css';
+import './styles';
 import createCache from '@emotion/cache';
 import { CacheProvider } from '@emotion/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';

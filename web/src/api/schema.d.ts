@@ -482,6 +482,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/convert": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The same physical amount in another unit */
+        post: operations["convert"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/house": {
         parameters: {
             query?: never;
@@ -882,6 +899,21 @@ export interface components {
             note?: string;
             /** @enum {string} */
             outcome: "better" | "cleared" | "no change" | "lost" | "referred" | "unknown";
+        };
+        ConvertInput: {
+            /** @description like '1 L' */
+            amount: string;
+            /** @description unit, like 'US fl oz' */
+            to: string;
+        };
+        Converted: {
+            /** @description exact value as a fraction, ready as the number of an amount */
+            exact: string;
+            number: string;
+            text: string;
+            unit: string;
+            /** Format: double */
+            value: number;
         };
         Days: {
             by: string;
@@ -1342,16 +1374,25 @@ export interface components {
             warnings: string[];
         };
         PlantSize: {
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 1 to 500
+             */
             count: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 2 to 1000
+             */
             heightCm: number;
             /**
              * @description how leafy it is
              * @enum {string}
              */
             leaf?: "sparse" | "ordinary" | "dense" | "";
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 2 to 1000
+             */
             widthCm: number;
         };
         Policy: {
@@ -1365,10 +1406,13 @@ export interface components {
         Pot: {
             /**
              * Format: double
-             * @description its diameter, when what it holds is not known
+             * @description at most 200; its diameter, when what it holds is not known
              */
             acrossCm?: number;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description 1 to 500
+             */
             count: number;
             /** @description what one pot holds, like '5 L' */
             size?: string;
@@ -2979,6 +3023,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Cause"];
+                };
+            };
+            /** @description Error */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    convert: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConvertInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Converted"];
                 };
             };
             /** @description Error */

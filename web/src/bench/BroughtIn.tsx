@@ -5,7 +5,6 @@ import type { View } from '../api/client';
 import { useCaseCalls, useChange, useSession } from '../api/hooks';
 import { IntakeFields } from '../counter/IntakeFields';
 import { fromIntake, toIntake } from '../counter/intake';
-import {} from '../ui/bits';
 import { useToast } from '../ui/toast';
 import { ChangeTrouble } from './ChangeTrouble';
 

@@ -38,7 +38,7 @@ export function HandOver({ view }: { view: View }) {
       </p>
     );
   return (
-    <div className="two" style={{ gridTemplateColumns: 'minmax(0,1fr) 300px' }}>
+    <div className="two paper-and-notes">
       <div className="sheet">
         <Trouble of={sheet.error} />
         {sheet.data && <SheetPage s={sheet.data} />}

@@ -52,8 +52,7 @@ export function MixStep({ view }: { view: View }) {
     );
   return (
     <form
-      className="two"
-      style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1.2fr)' }}
+      className="two asked-and-answered"
       onSubmit={(e) => {
         e.preventDefault();
         keep();

@@ -98,7 +98,7 @@ function HowItWent({ view }: { view: View }) {
           send({ ...(count ? { count } : {}), note } as S['FollowUpInput']);
         }}
       >
-        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 12 }}>
+        <div className="thirds">
           <TextField label="Before, each" name="before" value={before} onChange={(e) => setBefore(e.target.value)} />
           <TextField
             label="Now, each"
@@ -109,7 +109,7 @@ function HowItWent({ view }: { view: View }) {
           />
           <TextField label="Leaves counted" name="units" value={units} onChange={(e) => setUnits(e.target.value)} />
         </div>
-        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 12 }}>
+        <div className="halves">
           <TextField label="Untreated neighbour before" value={cb} onChange={(e) => setCb(e.target.value)} />
           <TextField label="and now" value={ca} onChange={(e) => setCa(e.target.value)} />
         </div>

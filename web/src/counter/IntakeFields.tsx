@@ -46,7 +46,7 @@ export function IntakeFields({
   const host = hosts.find((h) => h.id === form.host);
   return (
     <>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 14 }}>
+      <div className="halves">
         {text('grower', 'Grower', { inputRef: growerRef, required: true, autoComplete: 'off' })}
         {text('contact', 'How to reach them', { autoComplete: 'off' })}
       </div>

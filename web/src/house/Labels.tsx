@@ -5,6 +5,8 @@ import { useState } from 'react';
 import type { Problem, S } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 
+const whole = ['gap', 'most', 'wait'] as const;
+
 type Draft = { low: string; high: string; gap: string; most: string; wait: string; crops: string };
 
 /** The bottles on this desk's shelf, by generic name: their own rates, gap, most a season, wait and crops win over the usual ones. */
@@ -39,9 +41,10 @@ export function Labels({
     });
   };
   const r = products.find((p) => p.id === open);
+  const wrong = d ? whole.filter((k) => d[k].trim() && !/^\d+$/.test(d[k].trim())) : [];
   const save = () => {
-    if (!rules || !d) return;
-    const n = (s: string) => (s.trim() ? Math.round(Number(s.replace(',', '.'))) : undefined);
+    if (!rules || !d || wrong.length) return;
+    const n = (s: string) => (s.trim() ? Number(s) : undefined);
     const label: S['Label'] = {
       ...(d.low.trim() ? { low: d.low.trim() } : {}),
       ...(d.high.trim() ? { high: d.high.trim() } : {}),
@@ -68,7 +71,9 @@ export function Labels({
       value={d?.[k] ?? ''}
       placeholder={usual ? `usual ${usual}` : ''}
       disabled={!boss}
+      helperText={wrong.includes(k as 'gap') ? 'a whole number, like 7' : ''}
       error={
+        wrong.includes(k as 'gap') ||
         !!error?.field(
           `labels.${open}.${{ gap: 'repeatMinDays', most: 'mostPerSeason', wait: 'waitDays' }[k as string] ?? k}`,
         )
@@ -126,18 +131,23 @@ export function Labels({
       </TextField>
       {r && d && (
         <div className="form" data-label={open}>
-          <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr', gap: 10 }}>
+          <div className="halves">
             {field('low', 'Lowest rate', rate?.low)}
             {field('high', 'Top rate', rate?.high)}
           </div>
-          <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 10 }}>
+          <div className="thirds">
             {field('gap', 'Gap, days', r.repeatMinDays)}
             {field('most', 'Most a season', r.mostPerSeason)}
             {field('wait', 'Before harvest, days', r.waitDays)}
           </div>
           {field('crops', 'Crops it names, by plant, group or family', 'not written down')}
           <div>
-            <Button variant="contained" disabled={!boss || !rules} onClick={save} data-do="keep-label">
+            <Button
+              variant="contained"
+              disabled={!boss || !rules || wrong.length > 0}
+              onClick={save}
+              data-do="keep-label"
+            >
               Keep this label
             </Button>
           </div>

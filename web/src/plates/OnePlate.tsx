@@ -84,7 +84,7 @@ export function OnePlate({ id }: { id: string }) {
       <small>
         <Link to="/plates">All plates</Link>
       </small>
-      <div className="two" style={{ gridTemplateColumns: '350px minmax(0,1fr)' }}>
+      <div className="two plate-and-text">
         <div className="stack">
           <div className="sheet pad stack">
             <Plate id={c.id} d={c.drawing} name={c.name} size={c.sizeMm} width={318} />

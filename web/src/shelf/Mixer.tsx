@@ -7,6 +7,7 @@ import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { Fill } from './Fill';
+import { amountText, Measure } from './Measure';
 import { NeedPanel } from './NeedPanel';
 
 export type MixForm = {
@@ -25,6 +26,9 @@ export type MixForm = {
   /** What the bottle of a strength says, in per cent. */
   stock?: string;
   times?: string;
+  /** The exact value behind a switched unit, as long as nobody types over it. */
+  vExact?: string;
+  sExact?: string;
 };
 
 export const emptyMix: MixForm = {
@@ -51,29 +55,15 @@ export const mixInput = (f: MixForm): S['MixInput'] => ({
   remedy: f.remedy,
   ...(f.rate ? { rate: f.rate } : {}),
   use: f.use === 'custom' ? f.custom : f.use,
-  volume: `${f.volume || f.sprayer} ${f.volume ? f.vUnit : f.sUnit}`,
-  sprayer: `${f.sprayer} ${f.sUnit}`,
+  volume: f.volume
+    ? amountText({ number: f.volume, unit: f.vUnit, exact: f.vExact })
+    : amountText({ number: f.sprayer, unit: f.sUnit, exact: f.sExact }),
+  sprayer: amountText({ number: f.sprayer, unit: f.sUnit, exact: f.sExact }),
   spoons: f.spoons as 'metric',
   ...(f.beside ? { with: [{ remedy: f.beside, use: 'middle' }], bothLabels: !!f.bothLabels } : {}),
   ...(f.stock?.trim() ? { stock: f.stock } : {}),
   ...(Number(f.times) > 1 ? { treatments: Number(f.times) } : {}),
 });
-
-/** The same physical amount in another unit, so that switching never changes the mix. */
-async function convert(amount: string, from: string, to: string): Promise<string> {
-  const size: Record<string, number> = {
-    mL: 1,
-    L: 1000,
-    'US fl oz': 29.5735295625,
-    'US quart': 946.352946,
-    'US gal': 3785.411784,
-    'Imperial pint': 568.26125,
-    'Imperial gal': 4546.09,
-  };
-  const n = Number(amount.replace(',', '.'));
-  if (!Number.isFinite(n) || !size[from] || !size[to]) return amount;
-  return String(Number(((n * size[from]) / size[to]).toPrecision(6)));
-}
 
 export function useBlend(f: MixForm) {
   const ready = !!f.remedy && !!f.sprayer && (f.use !== 'custom' || !!f.custom.trim());
@@ -94,30 +84,14 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
   const mixed = (kb?.remedies ?? []).filter((r) => (r.rates?.length ?? 0) > 0 && (!only || only.includes(r.id)));
   const r = mixed.find((x) => x.id === form.remedy);
   const rate = r?.rates?.find((x) => x.id === form.rate) ?? r?.rates?.[0];
-  const unit = (k: 'vUnit' | 'sUnit', of: 'volume' | 'sprayer') => (
-    <TextField
-      select
-      label="unit"
-      value={form[k]}
-      onChange={async (e) =>
-        set({ ...form, [k]: e.target.value, [of]: await convert(form[of], form[k], e.target.value) })
-      }
-      style={{ width: 140 }}
-    >
-      {volumes.map((v) => (
-        <MenuItem key={v} value={v}>
-          {v}
-        </MenuItem>
-      ))}
-    </TextField>
-  );
   return (
     <div className="form">
       <TextField
         select
         label="What is mixed"
+        slotProps={{ htmlInput: { name: 'mixed' } }}
         value={mixed.some((m) => m.id === form.remedy) ? form.remedy : ''}
-        onChange={(e) => set({ ...form, remedy: e.target.value, rate: '' })}
+        onChange={(e) => set({ ...form, remedy: e.target.value, rate: '', stock: '' })}
       >
         {mixed.map((m) => (
           <MenuItem key={m.id} value={m.id}>
@@ -125,27 +99,21 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           </MenuItem>
         ))}
       </TextField>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
-        <TextField
-          label="The sprayer holds"
-          name="sprayer"
-          value={form.sprayer}
-          onChange={(e) => set({ ...form, sprayer: e.target.value })}
-          slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
-        />
-        {unit('sUnit', 'sprayer')}
-      </div>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
-        <TextField
-          label="Mix needed in all"
-          name="volume"
-          value={form.volume}
-          placeholder="one filling"
-          onChange={(e) => set({ ...form, volume: e.target.value })}
-          slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
-        />
-        {unit('vUnit', 'volume')}
-      </div>
+      <Measure
+        label="The sprayer holds"
+        name="sprayer"
+        units={volumes}
+        value={{ number: form.sprayer, unit: form.sUnit, exact: form.sExact }}
+        set={(a) => set({ ...form, sprayer: a.number, sUnit: a.unit, sExact: a.exact })}
+      />
+      <Measure
+        label="Mix needed in all"
+        name="volume"
+        placeholder="one filling"
+        units={volumes}
+        value={{ number: form.volume, unit: form.vUnit, exact: form.vExact }}
+        set={(a) => set({ ...form, volume: a.number, vUnit: a.unit, vExact: a.exact })}
+      />
       <Chips
         label="The grower's spoons"
         options={spoonWorlds}
@@ -191,16 +159,16 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
       <NeedPanel
         onTake={(v) => {
           const [volume, vUnit] = v.split(' ');
-          set({ ...form, volume: volume ?? '', vUnit: vUnit ?? 'L' });
+          set({ ...form, volume: volume ?? '', vUnit: vUnit ?? 'L', vExact: '' });
         }}
       />
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
+      <div className="measure">
         <TextField
           select
           label="In the same tank"
           value={form.beside ?? ''}
           onChange={(e) => set({ ...form, beside: e.target.value, bothLabels: false })}
-          slotProps={{ htmlInput: { name: 'beside' } }}
+          slotProps={{ htmlInput: { name: 'beside' }, select: { displayEmpty: true } }}
         >
           <MenuItem value="">nothing else</MenuItem>
           {mixed
@@ -260,8 +228,7 @@ export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Proble
   if (error)
     return tankWord(error) ? (
       <div className="notice brick" role="alert" data-tank>
-        <b>{tankWord(error)?.problem}.</b>{' '}
-        {(tankWord(error)?.mend ?? '').replace(/^./, (c) => c.toUpperCase())}.
+        <b>{tankWord(error)?.problem}.</b> {(tankWord(error)?.mend ?? '').replace(/^./, (c) => c.toUpperCase())}.
       </div>
     ) : (
       <Trouble of={error} />

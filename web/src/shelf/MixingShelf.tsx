@@ -50,18 +50,16 @@ export default function MixingShelf() {
             Show it to the grower&nbsp;<kbd>g</kbd>
           </Button>
         </div>
-        <div className="two" style={{ gridTemplateColumns: 'minmax(0,1fr) minmax(0,1.2fr)' }}>
-          <div className="stack">
-            <div className="sheet pad">
-              <MixFields form={form} set={set} />
-            </div>
-            <div className="sheet pad stack">
-              <h2>Without water: on a bed, in pots, on leaves</h2>
-              <PlacePanel form={place} set={setPlace} />
-            </div>
-          </div>
+        <div className="two asked-and-answered">
           <div className="sheet pad">
+            <MixFields form={form} set={set} />
+          </div>
+          <div className="sheet pad answer">
             <MixAnswer mixed={form.remedy ? blend.data : undefined} error={blend.error} />
+          </div>
+          <div className="sheet pad stack">
+            <h2>Without water: on a bed, in pots, on leaves</h2>
+            <PlacePanel form={place} set={setPlace} />
           </div>
         </div>
         <p className="quiet" style={{ marginTop: 12 }}>

@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
-import { Chips, Trouble } from '../ui/bits';
+import { Chips } from '../ui/bits';
 
 const leaves = ['sparse', 'ordinary', 'dense'].map((id) => ({ id, name: id }));
 
@@ -40,7 +40,7 @@ export function NeedPanel({ onTake }: { onTake: (volume: string) => void }) {
   return (
     <fieldset className="need" data-need-open>
       <legend>For these plants</legend>
-      <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 1fr', gap: 10 }}>
+      <div className="thirds">
         {[
           ['plants', count, setCount, 'need-count'] as const,
           ['cm high', high, setHigh, 'need-high'] as const,
@@ -57,7 +57,17 @@ export function NeedPanel({ onTake }: { onTake: (volume: string) => void }) {
         ))}
       </div>
       <Chips label="How leafy" options={leaves} value={[leaf]} onChange={(v) => setLeaf(v[0] ?? 'ordinary')} small />
-      <Trouble of={ready ? error : null} />
+      {ready && error && (
+        <div className="notice brick" role="alert">
+          {error.errors.length
+            ? error.errors.map((e) => (
+                <div key={e.field}>
+                  <b>{e.problem}</b>; {e.mend}
+                </div>
+              ))
+            : error.message}
+        </div>
+      )}
       {data && ready && (
         <div className="row mid">
           <span>

@@ -4,6 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
+import { amountText, Measure } from './Measure';
 
 export type PlaceForm = {
   remedy: string;
@@ -14,6 +15,8 @@ export type PlaceForm = {
   size: string;
   sUnit: string;
   plants: string;
+  aExact?: string;
+  sExact?: string;
 };
 export const emptyPlace: PlaceForm = {
   remedy: '',
@@ -26,13 +29,13 @@ export const emptyPlace: PlaceForm = {
   plants: '1',
 };
 
-const areas: Record<string, number> = { m2: 1, 'sq ft': 0.09290304, 'sq yd': 0.83612736 };
-
 export const placeInput = (f: PlaceForm, per: string): S['PlaceInput'] => ({
   remedy: f.remedy,
   use: f.use as 'middle',
-  ...(per === 'm2' ? { area: `${f.area} ${f.aUnit}` } : {}),
-  ...(per === 'pot L' ? { pots: [{ count: Number(f.pots) || 0, size: `${f.size} ${f.sUnit}` }] } : {}),
+  ...(per === 'm2' ? { area: amountText({ number: f.area, unit: f.aUnit, exact: f.aExact }) } : {}),
+  ...(per === 'pot L'
+    ? { pots: [{ count: Number(f.pots) || 0, size: amountText({ number: f.size, unit: f.sUnit, exact: f.sExact }) }] }
+    : {}),
   ...(per === 'plant' ? { plants: Number(f.plants) || 0 } : {}),
 });
 
@@ -54,7 +57,7 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
   const dose = r?.doses?.[0];
   const per = dose?.per ?? '';
   const { data, error } = usePlace(form, per);
-  const field = (k: 'area' | 'pots' | 'size' | 'plants', label: string) => (
+  const field = (k: 'pots' | 'plants', label: string) => (
     <TextField
       label={label}
       name={`place-${k}`}
@@ -79,47 +82,30 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
         ))}
       </TextField>
       {per === 'm2' && (
-        <div style={{ display: 'grid', gridTemplateColumns: '1fr 140px', gap: 12, alignItems: 'end' }}>
-          {field('area', 'Over an area of')}
-          <TextField
-            select
-            label="unit"
-            value={form.aUnit}
-            onChange={(e) => {
-              const n = Number(form.area.replace(',', '.'));
-              const to = e.target.value;
-              const same =
-                form.area && Number.isFinite(n)
-                  ? String(Number(((n * (areas[form.aUnit] ?? 1)) / (areas[to] ?? 1)).toPrecision(5)))
-                  : form.area;
-              set({ ...form, aUnit: to, area: same });
-            }}
-          >
-            {Object.keys(areas).map((u) => (
-              <MenuItem key={u} value={u}>
-                {u}
-              </MenuItem>
-            ))}
-          </TextField>
-        </div>
+        <Measure
+          label="Over an area of"
+          name="place-area"
+          units={['m2', 'sq ft', 'sq yd']}
+          value={{ number: form.area, unit: form.aUnit, exact: form.aExact }}
+          set={(a) => set({ ...form, area: a.number, aUnit: a.unit, aExact: a.exact })}
+        />
       )}
       {per === 'pot L' && (
-        <div style={{ display: 'grid', gridTemplateColumns: '1fr 1fr 140px', gap: 12, alignItems: 'end' }}>
+        <>
           {field('pots', 'Pots')}
-          {field('size', 'each holds')}
-          <TextField select label="unit" value={form.sUnit} onChange={(e) => set({ ...form, sUnit: e.target.value })}>
-            {['L', 'US gal', 'Imperial gal'].map((u) => (
-              <MenuItem key={u} value={u}>
-                {u}
-              </MenuItem>
-            ))}
-          </TextField>
-        </div>
+          <Measure
+            label="Each holds"
+            name="place-size"
+            units={['L', 'US gal', 'Imperial gal']}
+            value={{ number: form.size, unit: form.sUnit, exact: form.sExact }}
+            set={(a) => set({ ...form, size: a.number, sUnit: a.unit, sExact: a.exact })}
+          />
+        </>
       )}
       {per === 'plant' && field('plants', 'Plants')}
       {dose && (
         <Chips
-          label={`${dose.low} to ${dose.high} ${dose.unit} per ${per === 'm2' ? 'square metre' : per === 'pot L' ? 'litre of pot' : 'plant'}`}
+          label={`${dose.low.toLocaleString('en')} to ${dose.high.toLocaleString('en')} ${dose.unit} per ${per === 'm2' ? 'square metre' : per === 'pot L' ? 'litre of pot' : 'plant'}`}
           options={['low', 'middle', 'top'].map((id) => ({ id, name: id }))}
           value={[form.use]}
           onChange={(v) => set({ ...form, use: v[0] ?? 'middle' })}
@@ -132,7 +118,8 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
           <b className="num" data-placed>
             {data.placed.text}
           </b>{' '}
-          of {r?.name.toLowerCase().replace('release ', '').replace(', on a soil test only', '')} <small>the range here is {data.placed.range}</small>
+          of {r?.name.toLowerCase().replace('release ', '').replace(', on a soil test only', '')}{' '}
+          <small>the range here is {data.placed.range}</small>
           {data.placed.lines.map((l) => (
             <div key={l}>{l}</div>
           ))}

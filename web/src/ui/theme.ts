@@ -1,6 +1,6 @@
 import { createTheme } from '@mui/material/styles';
 
-/** The colours live in app.css as custom properties, so that drawings and print share them. */
+/** The colours live in styles/base.css as custom properties, so that drawings and print share them. */
 export const makeTheme = (dark: boolean) =>
   createTheme({
     palette: {

@@ -1,0 +1,233 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+	"time"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+)
+
+// choose opens a list by its field's name and takes a value from it.
+func (p *page) choose(name, value string) {
+	p.t.Helper()
+	p.chooseIn(fmt.Sprintf(`.MuiInputBase-root:has(> [name=%q]) [role=combobox]`, name), value)
+}
+
+func (p *page) chooseIn(list, value string) {
+	p.t.Helper()
+	p.see(list)
+	p.do(chromedp.Focus(list, chromedp.ByQuery))
+	p.press(kb.Enter)
+	item := fmt.Sprintf(`li[role=option][data-value=%q]`, value)
+	p.see(item)
+	p.do(chromedp.Evaluate(fmt.Sprintf(`document.querySelector(%q).click()`, item), nil)) // it is still growing
+	p.gone(`[role=listbox]`)
+}
+
+// gone waits until nothing matches any more.
+func (p *page) gone(css string) {
+	p.t.Helper()
+	for range 200 {
+		var there bool
+		p.eval(fmt.Sprintf(`!!document.querySelector(%q)`, css), &there)
+		if !there {
+			return
+		}
+		time.Sleep(50 * time.Millisecond)
+	}
+	p.fail(fmt.Errorf("still there: %s", css))
+}
+
+func (p *page) value(name string) string {
+	p.t.Helper()
+	var s string
+	p.eval(fmt.Sprintf(`document.querySelector('input[name=%q]').value`, name), &s)
+	return s
+}
+
+// mites are seen and the step after them is open.
+func (p *page) miteLooks() {
+	p.t.Helper()
+	p.step("look")
+	p.click(`[data-finding=flecks] [data-state=many]`)
+	p.press("f")
+	p.click(`[data-finding=walkers] [data-state=many]`)
+	p.click(`[data-finding=touch] [data-state=stays]`)
+	p.click(`[data-finding=walker-spots] [data-state=yes]`)
+	p.see(`[data-verdict=settled]`)
+}
+
+// From the verdict to the amounts in the grower's own bottle: no click.
+func TestFromVerdictToMixByKeyboard(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("brann")
+	p.checkIn("Kerra Vean", "Runner bean")
+	p.openCase("Kerra Vean")
+	p.miteLooks()
+	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
+
+	p.press(".")
+	p.read("What is it?")
+	p.read("Two-spotted spider mite")
+	p.press(kb.Enter)
+	p.see(`input[name=counts]`)
+	p.press("22 31 18 40 25 33")
+	p.see(`[data-decision=act]`)
+	p.press(kb.Tab, "a")
+	p.see(`.offer[data-at=true]`)
+	for range 20 {
+		var at string
+		p.eval(`document.querySelector('.offer[data-at=true]').dataset.remedy`, &at)
+		if at == "soap" {
+			break
+		}
+		p.press(kb.ArrowDown)
+	}
+	var on bool
+	if p.eval(`!!document.querySelector('.offer.on[data-remedy=soap]')`, &on); !on {
+		p.press(" ")
+	}
+	p.see(`.offer.on[data-remedy=soap]`)
+	p.press(kb.Enter)
+	p.see(`[data-answer=mix]`)
+	p.tabTo("[name=sprayer]")
+	p.press("2")
+	p.read("2 L of finished mix")
+	assert.Contains(t, p.text(`[data-answer=mix]`), "30 mL insecticidal soap", "the middle of 10 to 20 mL per L")
+	p.press(kb.Enter)
+	p.see(`[data-answer=days] .day`)
+	p.press(kb.Enter)
+	p.see(`.paper`)
+	paper := p.text(`.paper`)
+	for _, w := range []string{"30 mL", "2 L", "label and local law come first"} {
+		assert.Contains(t, paper, w)
+	}
+}
+
+// A label and a school of the house change; the case already decided says so,
+// and its amounts follow the bottle.
+func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("odile")
+	p.checkIn("Kerra Vean", "Runner bean")
+	p.openCase("Kerra Vean")
+	p.miteLooks()
+	p.step("verdict")
+	p.click(`[data-do=settle]`)
+	p.fill(`input[name=counts]`, "22 31 18 40 25 33")
+	p.click(`[data-do=act]`)
+	p.see(`.offer.on[data-remedy=soap]`)
+	p.click(`[data-do=keep-remedy]`)
+	p.fill(`input[name=sprayer]`, "1")
+	p.see(`[data-dose]`)
+	before := p.text(`[data-dose]`)
+
+	p.open("/house")
+	p.choose("label-remedy", "soap")
+	p.fill(`input[name=label-low]`, "4 mL per L")
+	p.fill(`input[name=label-high]`, "5 mL per L")
+	p.fill(`input[name=label-gap]`, "soon")
+	p.read("a whole number")
+	var off bool
+	p.eval(`document.querySelector('[data-do=keep-label]').disabled`, &off)
+	assert.True(t, off, "a gap that is no number is not kept")
+	p.fill(`input[name=label-gap]`, "9")
+	p.click(`[data-do=keep-label]`)
+	p.read("4 mL per L to 5 mL per L · gap 9 days")
+	p.chooseIn(`[data-house-school=aim] [role=combobox]`, "eradicate")
+	p.read("Kept. Open cases see it at once.")
+
+	p.openCase("Kerra Vean")
+	p.see(`[data-house-news]`)
+	news := p.text(`[data-house-news]`)
+	for _, w := range []string{"Odile changed the house rules", "the label of Insecticidal soap", "is now eradicate"} {
+		assert.Contains(t, news, w)
+	}
+	p.step("mix")
+	p.read("top 5 mL per L")
+	assert.NotEqual(t, before, p.text(`[data-dose]`))
+	p.click(`[data-do=keep-mix]`)
+	p.see(`[data-answer=days] .day`)
+	p.step("remedy")
+	p.click(`[data-do=keep-remedy]`)
+	p.gone(`[data-house-news]`)
+}
+
+// Units are switched there and back and nothing physical moves.
+func TestUSToMetricIsTheSameAmount(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.open("/mixing")
+	p.read("How much goes in")
+	p.choose("mixed", "soap")
+	p.fill(`input[name=sprayer]`, "1")
+	p.fill(`input[name=volume]`, "2.5")
+	p.read("2 fillings of 1 L")
+	p.read("One filling of 500 mL")
+	doses := p.text(`[data-dose]`)
+	buy := p.text(`[data-buy]`)
+	for _, u := range []string{"US fl oz", "Imperial gal", "US gal"} {
+		p.choose("sprayer-unit", u)
+		p.choose("volume-unit", u)
+		p.read("2 fillings of")
+		assert.NotEqual(t, "1", p.value("sprayer"), u)
+		assert.Equal(t, doses, p.text(`[data-dose]`), "%s: as many mL of soap as before", u)
+		assert.Equal(t, buy, p.text(`[data-buy]`), u)
+	}
+	p.click(`[data-chip=us]`)
+	p.read("2 fillings of 1 L")
+	assert.Equal(t, doses, p.text(`[data-dose]`), "other spoons, the same soap")
+	p.choose("sprayer-unit", "L")
+	p.choose("volume-unit", "L")
+	assert.Equal(t, "1", p.value("sprayer"))
+	assert.Equal(t, "2.5", p.value("volume"))
+	p.read("2 fillings of 1 L")
+}
+
+// The shelf alone: what may not share a tank, how much for these plants, a bed,
+// and the answer turned round for the grower.
+func TestTheShelfAcrossTheCounter(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.open("/mixing")
+	p.read("How much goes in")
+	p.choose("mixed", "soap")
+	p.see(`[data-answer=mix]`)
+	p.choose("beside", "copper")
+	p.see(`[data-tank]`)
+	assert.Contains(t, p.text(`[data-tank]`), "never go into one tank")
+	p.choose("beside", "")
+	p.gone(`[data-tank]`)
+
+	p.click(`[data-need]`)
+	p.fill(`input[name=need-count]`, "3")
+	p.fill(`input[name=need-high]`, "4000")
+	p.fill(`input[name=need-wide]`, "60")
+	p.read("out of range")
+	p.fill(`input[name=need-high]`, "80")
+	p.see(`[data-need-text]`)
+	need := p.text(`[data-need-text]`)
+	p.click(`[data-do=take-need]`)
+	assert.Equal(t, need, p.value("volume")+" "+p.value("volume-unit"))
+
+	p.choose("place-remedy", "nematodes-vine")
+	p.fill(`input[name=place-area]`, "2")
+	p.read("1.5 million animals")
+	p.choose("place-area-unit", "sq ft")
+	assert.Equal(t, "21.5278", p.value("place-area"))
+	p.read("1.5 million animals")
+
+	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
+	p.press("g")
+	p.see(`[data-shown]`)
+	p.read("The label in your hand comes first")
+	p.press(kb.Escape)
+	p.see(`[data-do=show]`)
+}

@@ -1,0 +1,9 @@
+// In the order they win.
+import './base.css';
+import './counter.css';
+import './bench.css';
+import './finding.css';
+import './page.css';
+import './plates.css';
+import './shelf.css';
+import './media.css';
