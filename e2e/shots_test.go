@@ -83,7 +83,7 @@ func TestShots(t *testing.T) {
 		p.open("/plates/compare?cause=two-spotted-mite&cause=rose-leafhopper&cause=lace-bug")
 		p.see(`[data-differs]`)
 	})
-	p.do(chromedp.EmulateViewport(1700, 2340))
+	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })
 	p.do(chromedp.EmulateViewport(1280, 800))
 	take("counter-dark", func() {

@@ -168,6 +168,29 @@ func TestClustersCountOnce(t *testing.T) {
 	assert.True(t, math.Abs(both-(a+b/2)) < 1e-9 || math.Abs(both-(a/2+b)) < 1e-9, "one counts full, the other half: %g %g %g", a, b, both)
 }
 
+func TestAFirstImpressionAfterOtherLooksIsHalfHindsight(t *testing.T) {
+	b := *engine.Base
+	b.Findings = slices.Clone(b.Findings)
+	at := slices.IndexFunc(b.Findings, func(f *knowledge.Finding) bool { return f.Fresh })
+	require.GreaterOrEqual(t, at, 0)
+	later := *b.Findings[at]
+	later.Fresh = false
+	b.Findings[at] = &later
+	plain := differential.NewEngine(&b)
+	worth := func(e *differential.Engine, looks ...differential.Look) float64 {
+		for _, n := range e.Next(differential.Setting{Host: "bean"}, looks, len(b.Findings)) {
+			if n.Finding == b.Findings[at].ID {
+				return n.Score
+			}
+		}
+		return 0
+	}
+	require.Positive(t, worth(engine))
+	assert.Equal(t, worth(plain), worth(engine))
+	after := differential.Look{Finding: "silk", State: "none"}
+	assert.InDelta(t, worth(plain, after)/2, worth(engine, after), 1e-9)
+}
+
 func TestSplit(t *testing.T) {
 	looks, err := engine.Split([]string{"two-spotted-mite", "rose-leafhopper"})
 	require.NoError(t, err)

@@ -40,6 +40,7 @@ const (
 	lossRegulated = 3.0
 	lossName      = .12
 	lookOverhead  = .5 // minutes lost in turning to any look
+	hindsight     = .5 // what a first impression is still worth once other things were looked at
 	worthBits     = .3 // a bit is worth this much loss when no decision hangs on it
 )
 
@@ -72,6 +73,10 @@ func (e *Engine) nextLooks(post []float64, got []looked, keep int) []NextLook {
 		k := math.Pow(.5, float64(clusters[f.Cluster]))
 		if f.Cluster == "" {
 			k = 1
+		}
+		// Asked after other looks, a first impression is half hindsight.
+		if f.Fresh && len(got) > 0 {
+			k *= hindsight
 		}
 		drop, bits = drop*k, bits*k
 		if bits < 1e-4 {

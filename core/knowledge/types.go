@@ -30,6 +30,7 @@ type Finding struct {
 	Where       string  `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
 	How         string  `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`
 	Minutes     float64 `json:"minutes" yaml:"minutes"`
+	Fresh       bool    `json:"fresh,omitempty" yaml:"fresh" doc:"a first impression: asked after other looks, it is half hindsight and suggested less"`
 	Destructive bool    `json:"destructive,omitempty" yaml:"destructive"`
 	Cluster     string  `json:"cluster,omitempty" yaml:"cluster"`
 	States      []State `json:"states" yaml:"states"`

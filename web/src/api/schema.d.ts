@@ -976,6 +976,8 @@ export interface components {
         Finding: {
             cluster?: string;
             destructive?: boolean;
+            /** @description a first impression: asked after other looks, it is half hindsight and suggested less */
+            fresh?: boolean;
             from?: string;
             hint?: string;
             /** @description asked, eye, lens, test, scope or meter */

@@ -19,7 +19,7 @@ export function Contact() {
       <div className="contact" data-contact={list.length}>
         {list.map((c) => (
           <Link key={c.id} to={`/plates/${c.id}`}>
-            <Plate id={c.id} d={c.drawing} name={c.name} width={104} />
+            <Plate id={c.id} d={c.drawing} name={c.name} />
             <small>{c.name}</small>
           </Link>
         ))}
