@@ -168,96 +168,177 @@ func stageKills(g *gateInput) []StageKill {
 	return out
 }
 
-// pick stands on the mildest rung that can work: what only needs watching is
-// left; otherwise the mildest allowed remedy that is good (or, failing that,
-// fair) at this pressure, with the hand work and the change of culture below.
+// pick stands on the mildest rung that can work: what only needs watching, or
+// what nothing does more for, is left; otherwise the mildest allowed remedy
+// that is good (or, failing that, fair) at this pressure, with the hand work
+// and the change of culture below, apart from other plants where that helps.
+// At heavy pressure hand work alone falls behind: a remedy that acts at once
+// goes beside it, and helpers wait until the pest is brought down (judgement).
 // Under the school that eradicates, what could be borne is treated as well.
 func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	say := func(f string, args ...any) { a.Why = append(a.Why, fmt.Sprintf(f, args...)) }
-	usable := func(o Offer) bool { return o.Meant && (o.Status == Go || o.Status == Care) }
+	settle := func(rung int, ids ...string) {
+		a.Pick = append(a.Pick, ids...)
+		describe(a, b, rung, s)
+	}
 	if c.Regulated != "" {
 		say("It may be regulated: nothing is treated here; isolate it and call the authority.")
 		for _, o := range a.Offers {
-			if usable(o) {
+			if o.usable() {
 				a.Pick = append(a.Pick, o.Remedy)
 			}
 		}
 		return
 	}
 	if c.Kind == "helper" || c.Kind == "harmless" {
-		a.Pick = append(a.Pick, "leave")
 		say("%s does no harm: leaving it is the treatment.", c.Name)
-		describe(a, 0, s)
+		settle(0, leaveIt)
 		return
 	}
-	top := -1
-	need := "good"
+	heavy := s.Pressure == "heavy"
 	eradicate := choose(b, &s, "aim").Option == "eradicate"
+	need := "good"
 	if s.Pressure == "light" && !eradicate {
 		need = "fair"
-		for _, o := range a.Offers {
-			if o.Remedy == "leave" && usable(o) && worthOrder[o.Worth] >= 2 {
-				a.Pick = append(a.Pick, "leave")
-				say("Pressure is light and %s can be borne: watch it.", c.Name)
-				describe(a, 0, s)
-				return
-			}
+		if o := a.find(leaveIt); o != nil && worthOrder[o.Worth] >= worthOrder[need] {
+			say("Pressure is light and %s can be borne: watch it.", c.Name)
+			settle(0, leaveIt)
+			return
 		}
 	}
 	if eradicate {
 		say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
 	}
-	for _, want := range []string{need, "fair", "some"} {
-		for i, o := range a.Offers {
-			if usable(o) && o.Remedy != "leave" && o.Remedy != "pull-bag" && o.Kind != "referred" && worthOrder[o.Worth] >= worthOrder[want] {
-				top = i
-				break
-			}
-		}
-		if top >= 0 {
-			break
-		}
-	}
-	if top < 0 {
-		if at := slices.IndexFunc(a.Offers, func(o Offer) bool { return o.Remedy == "pull-bag" && usable(o) }); at >= 0 {
-			a.Pick = append(a.Pick, "pull-bag")
-			say("Nothing cures it: pull it, and plant something else there.")
-			describe(a, a.Offers[at].Rung, s)
-			return
-		}
-		say("Nothing on the ladder is free today; see what each one waits for.")
-		describe(a, 7, s)
+	chosen := mildest(a, func(o *Offer) bool { return !(heavy && slow(b.Remedy(o.Remedy))) }, need, "fair", "some")
+	pull := a.find(pullIt)
+	if o := a.find(leaveIt); o != nil && !eradicate && leaves(o, chosen, pull, heavy) {
+		say("Nothing does more for it than leaving it alone.")
+		settle(0, leaveIt)
 		return
 	}
-	chosen := a.Offers[top]
-	if at := slices.IndexFunc(a.Offers, func(o Offer) bool {
-		return o.Remedy == "pull-bag" && usable(o) && o.Worth == "good" && o.When == ""
-	}); at >= 0 && c.Seriousness == "high" && worthOrder[chosen.Worth] < 3 {
-		chosen = a.Offers[at]
+	switch {
+	case chosen == nil && pull == nil:
+		say("Nothing on the ladder is free today; see what each one waits for.")
+		settle(7)
+		return
+	case chosen == nil:
+		say("Nothing cures it: pull it, and plant something else there.")
+		settle(pull.Rung, pullIt)
+		return
+	case pull != nil && pull.Worth == "good" && pull.When == "" && c.Seriousness == "high" && worthOrder[chosen.Worth] < 3:
+		chosen = pull
 		say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
 	}
-	hand, culture := false, false
-	for _, o := range a.Offers {
-		if o.Rung > chosen.Rung || o.Remedy == chosen.Remedy || !usable(o) || o.Remedy == "leave" || o.Remedy == "pull-bag" || o.Remedy == "resistant" {
+	var beside *Offer
+	if heavy && chosen != pull && chosen.Rung < 3 {
+		beside = faster(a, b, say)
+	}
+	top := chosen.Rung
+	if beside != nil {
+		top = beside.Rung
+	}
+	hand, culture := chosen.Rung == 1, chosen.Rung == 2
+	for i := range a.Offers {
+		o := &a.Offers[i]
+		if !o.usable() || o.Rung > top || o.Remedy == chosen.Remedy || slices.Contains([]string{leaveIt, pullIt, "resistant"}, o.Remedy) {
 			continue
 		}
-		if o.Rung == 1 && !hand && o.Worth != "some" && chosen.Rung > 1 {
+		switch {
+		case o.Remedy == keepApart:
+			if worthOrder[o.Worth] >= worthOrder["fair"] {
+				a.Pick = append(a.Pick, o.Remedy)
+			}
+		case o.Rung == 1 && !hand && o.Worth != "some":
 			hand = true
 			a.Pick = append(a.Pick, o.Remedy)
-		}
-		if o.Rung == 2 && !culture && chosen.Rung > 1 && chosen.Rung != 2 {
+		case o.Rung == 2 && !culture && top > 1:
 			culture = true
 			a.Pick = append(a.Pick, o.Remedy)
 		}
 	}
-	a.Pick = append(a.Pick, chosen.Remedy)
 	say("%s is the mildest that does enough here.", chosen.Name)
-	describe(a, chosen.Rung, s)
+	if beside == nil {
+		settle(top, chosen.Remedy)
+		return
+	}
+	say("%s goes beside it: at heavy pressure hand work alone falls behind.", beside.Name)
+	settle(top, chosen.Remedy, beside.Remedy)
+}
+
+// Entries of the ladder that the choice itself turns on.
+const (
+	leaveIt   = "leave"
+	keepApart = "inspect"
+	pullIt    = "pull-bag"
+)
+
+func (o *Offer) usable() bool { return o.Meant && (o.Status == Go || o.Status == Care) }
+
+// find is the usable offer of a remedy, nil when it is not free or not meant.
+func (a *Advice) find(id string) *Offer {
+	for i := range a.Offers {
+		if o := &a.Offers[i]; o.Remedy == id && o.usable() {
+			return o
+		}
+	}
+	return nil
+}
+
+// leaves: nothing does more than watching. At heavy pressure, or when watching
+// has a condition of its own, only where the rest does next to nothing.
+func leaves(leave, chosen, pull *Offer, heavy bool) bool {
+	switch {
+	case chosen == nil:
+		return pull == nil
+	case heavy || leave.When != "":
+		return chosen.Worth == "some" && leave.Worth != "some"
+	default:
+		return worthOrder[leave.Worth] > worthOrder[chosen.Worth]
+	}
+}
+
+// mildest is the first usable offer worth the first of some words that any is
+// worth. Setting a plant apart cures nothing and comes last.
+func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
+	for _, want := range worths {
+		for _, apart := range []bool{false, true} {
+			for i := range a.Offers {
+				o := &a.Offers[i]
+				if !o.usable() || o.Remedy == leaveIt || o.Remedy == pullIt || o.Kind == "referred" || (o.Remedy == keepApart) != apart || !ok(o) {
+					continue
+				}
+				if worthOrder[o.Worth] >= worthOrder[want] {
+					return o
+				}
+			}
+		}
+	}
+	return nil
+}
+
+// slow is a helper that has to breed or settle first; one watered into the
+// soil hunts at once.
+func slow(r *knowledge.Remedy) bool { return r.Kind == "helper" && r.Reach != "soil" }
+
+// faster is what goes beside hand work at heavy pressure: the mildest that
+// acts at once and is worth it; when it has to wait, that is said.
+func faster(a *Advice, b *knowledge.Base, say func(string, ...any)) *Offer {
+	quick := func(o *Offer) bool { return o.Rung >= 3 && !slow(b.Remedy(o.Remedy)) }
+	if o := mildest(a, quick, "good", "fair"); o != nil {
+		return o
+	}
+	for i := range a.Offers {
+		if o := &a.Offers[i]; o.Meant && o.Status == NotNow && o.Kind != "referred" && quick(o) && worthOrder[o.Worth] >= worthOrder["fair"] {
+			say("%s would help at heavy pressure, but not now: %s", o.Name, o.Reasons[0].Text)
+			break
+		}
+	}
+	return nil
 }
 
 // describe says of every offer why it is or is not the rung to stand on: a
 // milder one by what it leaves alive, a harsher one by what it would add.
-func describe(a *Advice, rung int, s Situation) {
+func describe(a *Advice, b *knowledge.Base, rung int, s Situation) {
 	pressure := s.Pressure
 	if pressure == "" {
 		pressure = "this"
@@ -271,7 +352,9 @@ func describe(a *Advice, rung int, s Situation) {
 			o.Ladder = "not meant for this"
 		case o.Status == No || o.Status == NotNow:
 			o.Ladder = o.Reasons[0].Text
-		case o.Remedy == "leave" && rung > 0:
+		case s.Pressure == "heavy" && o.Rung == 3 && slow(b.Remedy(o.Remedy)) && rung > 0:
+			o.Ladder = "too slow alone at heavy pressure; bring it down first"
+		case o.Remedy == leaveIt && rung > 0:
 			o.Ladder = fmt.Sprintf("at %s pressure it would go on growing", pressure)
 		case o.Rung < rung:
 			o.Ladder = fmt.Sprintf("milder, but does too little alone at %s pressure", pressure)

@@ -116,6 +116,18 @@ func TestThePickIsTheMildestThatWorks(t *testing.T) {
 		{"predatory-mite", remedy.Situation{Host: "bean", Pressure: "heavy"}, []string{"leave"}, nil},
 		{"citrus-greening", remedy.Situation{Host: "calamondin"}, []string{"inspect"}, []string{"soap", "prune-out"}},
 		{"rose-black-spot", remedy.Situation{Host: "rose"}, []string{"clear-leaves"}, []string{"sulfur"}},
+		// Heavy pressure: hand work falls behind, helpers come too late.
+		{"green-aphid", remedy.Situation{Host: "cabbage", Pressure: "heavy"}, []string{"hose-off", "soap"}, nil},
+		{"two-spotted-mite", remedy.Situation{Host: "bean", Place: "greenhouse", TempC: ptr(22.0), Pressure: "moderate"}, []string{"release-mites"}, []string{"soap"}},
+		{"two-spotted-mite", remedy.Situation{Host: "bean", Place: "greenhouse", TempC: ptr(22.0), Pressure: "heavy"}, []string{"hose-off", "soap"}, []string{"release-mites"}},
+		{"vine-weevil-grub", remedy.Situation{Host: "bay", Place: "garden", TempC: ptr(15.0), Pressure: "heavy"}, []string{"hand-pick", "nematodes-vine"}, nil},
+		// What nothing does more for is left, but not where it grows on.
+		{"cat-facing", remedy.Situation{Host: "tomato", Pressure: "moderate"}, []string{"leave"}, nil},
+		{"rose-mosaic", remedy.Situation{Host: "rose", Pressure: "heavy"}, []string{"leave"}, []string{"inspect"}},
+		{"grape-leafhopper", remedy.Situation{Host: "grape", Pressure: "moderate"}, []string{"hose-off"}, []string{"leave"}},
+		// Setting apart is no cure, and goes with one.
+		{"fuchsia-gall-mite", remedy.Situation{Host: "fuchsia", Pressure: "moderate"}, []string{"inspect", "prune-out"}, nil},
+		{"pelargonium-blight", remedy.Situation{Host: "pelargonium"}, []string{"pull-bag", "inspect"}, nil},
 	} {
 		c.s.Date = "2026-07-10"
 		a, err := remedy.Advise(herbarium.Embedded(), c.cause, c.s)
@@ -153,10 +165,12 @@ func TestMatrix(t *testing.T) {
 	hosts := []string{"", "rose", "bean", "blue-spruce", "jade", "calamondin", "maidenhair", "apple", "pelargonium", "viburnum"}
 	for _, c := range b.Causes {
 		for _, h := range hosts {
-			for _, date := range []string{"2026-01-15", "2026-04-15", "2026-07-15", "2026-10-15"} {
+			for i, date := range []string{"2026-01-15", "2026-04-15", "2026-07-15", "2026-10-15"} {
+				pressure := []string{"light", "moderate", "heavy", ""}[i]
 				for _, in := range []bool{false, true} {
-					a, err := remedy.Advise(b, c.ID, remedy.Situation{Host: h, Place: "garden", Date: date, InBloom: in})
+					a, err := remedy.Advise(b, c.ID, remedy.Situation{Host: h, Place: "garden", Date: date, InBloom: in, Pressure: pressure})
 					require.NoError(t, err)
+					require.NotEmpty(t, a.Pick, "%s on %q in %s at %s pressure has no answer", c.ID, h, date, pressure)
 					gentle := false
 					for _, o := range a.Offers {
 						r := b.Remedy(o.Remedy)
@@ -184,6 +198,31 @@ func TestMatrix(t *testing.T) {
 			}
 		}
 	}
+}
+
+// More of a pest never gets a milder answer, nor one that is too slow for it.
+func TestPressureOnlyClimbs(t *testing.T) {
+	b := herbarium.Embedded()
+	harshest := func(a remedy.Advice) int {
+		top := 0
+		for _, id := range a.Pick {
+			top = max(top, b.Remedy(id).Rung)
+		}
+		return top
+	}
+	rapid.Check(t, func(t *rapid.T) {
+		c := rapid.SampledFrom(b.Causes).Draw(t, "cause")
+		host := rapid.SampledFrom(b.Hosts).Draw(t, "host")
+		s := remedy.Situation{Host: host.ID, Date: "2026-07-10", TempC: ptr(21.0), Place: rapid.SampledFrom(knowledge.Places).Draw(t, "place"), InBloom: rapid.Bool().Draw(t, "bloom")}
+		last := -1
+		for _, s.Pressure = range []string{"light", "moderate", "heavy"} {
+			a, err := remedy.Advise(b, c.ID, s)
+			require.NoError(t, err)
+			top := harshest(a)
+			require.GreaterOrEqual(t, top, last, "%s at %s pressure: %v", c.ID, s.Pressure, a.Pick)
+			last = top
+		}
+	})
 }
 
 // Adding a hazard never makes a remedy more allowed.
