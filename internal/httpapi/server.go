@@ -18,6 +18,7 @@ import (
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
+	"github.com/gofiber/fiber/v3/middleware/compress"
 )
 
 // bodyLimit lets a photo through; huma holds every other operation to 1 MB.
@@ -49,6 +50,7 @@ func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
 	})
 	s.App.Use(s.headers)
 	s.App.Use(s.access)
+	s.App.Use(compress.New())
 	s.App.Get("/healthz", s.healthz)
 	config := huma.DefaultConfig("Botanik", "1.0.0")
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""

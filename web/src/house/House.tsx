@@ -114,6 +114,7 @@ export default function House() {
                           <Edit
                             value={p?.why ?? ''}
                             label={`Why for ${r.name}`}
+                            hint="why"
                             disabled={!boss}
                             onSave={(why) => policy(r.id, { why })}
                           />
@@ -146,7 +147,7 @@ export default function House() {
                           >
                             {['allowed', 'restricted', 'licensed', 'banned'].map((x) => (
                               <MenuItem key={x} value={x}>
-                                {x}
+                                {x === 'licensed' ? 'licensed only' : x}
                               </MenuItem>
                             ))}
                           </TextField>
@@ -155,6 +156,7 @@ export default function House() {
                           <Edit
                             value={w?.reference ?? ''}
                             label={`Reference for ${i}`}
+                            hint="by which law"
                             disabled={!boss}
                             onSave={(reference) => law(i, { reference })}
                           />
@@ -178,11 +180,13 @@ export default function House() {
 function Edit({
   value,
   label,
+  hint,
   disabled,
   onSave,
 }: {
   value: string;
   label: string;
+  hint: string;
   disabled: boolean;
   onSave: (v: string) => void;
 }) {
@@ -193,7 +197,7 @@ function Edit({
       disabled={disabled}
       multiline
       fullWidth
-      placeholder={disabled ? '' : 'why'}
+      placeholder={disabled ? '' : hint}
       onChange={(e) => setText(e.target.value)}
       onBlur={() => {
         if (text !== null && text !== value) onSave(text);

@@ -41,11 +41,11 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
                 <b>Wear:</b> {t.wear.join(', ')}.
               </>
             )}{' '}
-            {t.cautions.map((c) => (
-              <span key={c}>
-                <b>Mind:</b> {c}{' '}
-              </span>
-            ))}
+            {t.cautions.length > 0 && (
+              <>
+                <b>Mind:</b> {t.cautions.join(' ')}{' '}
+              </>
+            )}
             {t.storage && <span>Keep it {t.storage}.</span>}
           </li>
         ))}

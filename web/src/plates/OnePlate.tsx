@@ -81,49 +81,27 @@ export function OnePlate({ id }: { id: string }) {
     );
   return (
     <div className="stack">
-      <small>
-        <Link to="/plates">All plates</Link>
-      </small>
+      <div className="row mid">
+        <h1>
+          {c.name} <i className="quiet">{c.scientific}</i>
+        </h1>
+        <Link to="/plates" className="quiet">
+          all plates
+        </Link>
+      </div>
       <div className="two plate-and-text">
-        <div className="stack">
-          <div className="sheet pad stack">
-            <Plate id={c.id} d={c.drawing} name={c.name} size={c.sizeMm} width={318} />
-            <SlidePlate d={c.drawing} width={318} />
-            {c.regulated && <div className="notice brick">May be regulated: {c.regulated}</div>}
-            {c.labOnly && <div className="notice">{c.labOnly}</div>}
-            <small>
-              {c.kind}, {c.class} · seriousness {c.seriousness}
-              {c.sizeMm && ` · ${c.sizeMm.join('–')} mm`} · {monthsText(c.months)} · {c.from}
-            </small>
-          </div>
-          {c.lookAlikes.length > 0 && (
-            <div className="sheet pad">
-              <h3>Look-alikes</h3>
-              <ul className="alike">
-                {c.lookAlikes.map((l) => (
-                  <li key={l.cause}>
-                    <Link
-                      to={`/plates/compare?cause=${c.id}&cause=${l.cause}`}
-                      aria-label={`${c.name} beside ${name(l.cause)}`}
-                    >
-                      <Plate id={l.cause} d={drawing(l.cause)} name={name(l.cause)} width={64} />
-                    </Link>
-                    <span>
-                      <Link to={`/plates/${l.cause}`}>{name(l.cause)}</Link>
-                      <small>{l.split}</small>
-                    </span>
-                  </li>
-                ))}
-              </ul>
-            </div>
-          )}
+        <div className="sheet pad stack">
+          <Plate id={c.id} d={c.drawing} name={c.name} size={c.sizeMm} width={318} />
+          <SlidePlate d={c.drawing} width={318} />
+          {c.regulated && <div className="notice brick">May be regulated: {c.regulated}</div>}
+          {c.labOnly && <div className="notice">{c.labOnly}</div>}
+          <small>
+            {c.kind}, {c.class} · seriousness {c.seriousness}
+            {c.sizeMm && ` · ${c.sizeMm.join('–')} mm`} · {monthsText(c.months)}
+          </small>
         </div>
-        <div className="stack">
+        <div className="stack answer">
           <div className="sheet pad stack">
-            <div>
-              <h1>{c.name}</h1>
-              <i className="quiet">{c.scientific}</i>
-            </div>
             <p className="plain-words">{c.plain}</p>
             <div>
               <h3>What to look for, and where</h3>
@@ -200,13 +178,37 @@ export function OnePlate({ id }: { id: string }) {
                 </tr>
                 <tr>
                   <th scope="row">Source</th>
-                  <td>{c.source}</td>
+                  <td>
+                    {c.source}
+                    {c.from && <small> · written in {c.from}</small>}
+                  </td>
                 </tr>
               </tbody>
             </table>
             <small>The product label and local law come first, whatever stands here.</small>
           </div>
         </div>
+        {c.lookAlikes.length > 0 && (
+          <div className="sheet pad">
+            <h3>Look-alikes</h3>
+            <ul className="alike">
+              {c.lookAlikes.map((l) => (
+                <li key={l.cause}>
+                  <Link
+                    to={`/plates/compare?cause=${c.id}&cause=${l.cause}`}
+                    aria-label={`${c.name} beside ${name(l.cause)}`}
+                  >
+                    <Plate id={l.cause} d={drawing(l.cause)} name={name(l.cause)} width={64} />
+                  </Link>
+                  <span>
+                    <Link to={`/plates/${l.cause}`}>{name(l.cause)}</Link>
+                    <small>{l.split}</small>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </div>
+        )}
       </div>
     </div>
   );
