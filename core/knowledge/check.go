@@ -255,6 +255,16 @@ func (k *checker) school(x *School) {
 		k.need("options."+o.ID+".name", o.Name, "name it in a few words")
 		k.need("options."+o.ID+".does", o.Does, "say what it does")
 	}
+	for _, group := range x.Near {
+		if len(group) == 0 {
+			k.say("near has an empty group", "name a remedy in it or leave it out")
+		}
+		for _, r := range group {
+			if k.b.Remedy(r) == nil {
+				k.say(fmt.Sprintf("near: %q is not a remedy", r), "use an id from kb list remedies")
+			}
+		}
+	}
 	if x.Option(x.Default) == nil {
 		k.say(fmt.Sprintf("default is %q, which is not among its answers", x.Default), "name one of them")
 	}

@@ -33,12 +33,14 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		hose, soap *knowledge.Remedy
 		con        *knowledge.Conflict
 		lt         *knowledge.LifeTable
+		school     *knowledge.School
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
 		var p parts
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
+		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement"}
 		change(&p)
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: []*knowledge.Host{p.h}, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: []*knowledge.Host{p.h}, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -73,7 +75,32 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"product without a repeat":   {func(p *parts) { p.soap.RepeatMin = 0 }, "remedy soap", "repeat range"},
 		"rung 7 unlicensed":          {func(p *parts) { p.hose.Rung = 7 }, "remedy hose", "licensed"},
 		"conflict without a reason":  {func(p *parts) { p.con.Why = "" }, "conflict hose and soap", "why"},
-		"a stage that cannot grow":   {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
+		"a wait below zero":          {func(p *parts) { p.con.DaysAtoB = -1 }, "conflict hose and soap", "below zero"},
+		"a look of no time":          {func(p *parts) { p.f.Minutes = 0 }, "finding flecks", "minutes"},
+		"a look of all day":          {func(p *parts) { p.f.Minutes = 1e6 }, "finding flecks", "minutes"},
+		"off the ladder":             {func(p *parts) { p.hose.Rung = 9 }, "remedy hose", "off the ladder"},
+		"remedy without a way":       {func(p *parts) { p.hose.How = nil }, "remedy hose", "does not say how"},
+		"no most a season":           {func(p *parts) { p.soap.Most = 0 }, "remedy soap", "most_per_season"},
+		"more killed than there are": {func(p *parts) { p.soap.Kills = map[string]float64{"adult": 1.4} }, "remedy soap", "not a share"},
+		"a dose upside down": {func(p *parts) {
+			p.soap.Doses = []knowledge.PlaceRate{{ID: "soil", Name: "x", Per: "m2", Low: 9, High: 3, Unit: "g"}}
+		}, "remedy soap", "not a range"},
+		"no why":                   {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
+		"no drawing":               {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
+		"no host":                  {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
+		"a thirteenth month":       {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
+		"a sign of no finding":     {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},
+		"a sign of no state":       {func(p *parts) { p.a.Confirms[0].States = []string{"blue"} }, "cause a", `"blue"`},
+		"a prohibition unreasoned": {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt"}} }, "cause a", "must_not.why"},
+		"a question of its own":    {func(p *parts) { p.school.ID = "moon" }, "school moon", "does not know"},
+		"an answer of its own":     {func(p *parts) { p.school.Options[1].ID = "lard" }, "school soap", "lard"},
+		"a question of one answer": {func(p *parts) { p.school.Options = p.school.Options[:1] }, "school soap", "fewer than two"},
+		"a default that is none":   {func(p *parts) { p.school.Default = "lard" }, "school soap", "not among its answers"},
+		"a default unreasoned":     {func(p *parts) { p.school.Why = "" }, "school soap", "why"},
+		"an answer that does what": {func(p *parts) { p.school.Options[0].Does = "" }, "school soap", "does"},
+		"near no remedy":           {func(p *parts) { p.school.Near[0][0] = "lard" }, "school soap", `"lard"`},
+		"near an empty group":      {func(p *parts) { p.school.Near = [][]string{{}} }, "school soap", "empty group"},
+		"a stage that cannot grow": {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			list := run(c.change)

@@ -252,13 +252,14 @@ type LifeTable struct {
 // School is a question where good advisors disagree. The house chooses one
 // answer, a case may choose another; the default carries its reason.
 type School struct {
-	ID       string   `json:"id" yaml:"id"`
-	Question string   `json:"question" yaml:"question"`
-	Options  []Option `json:"options" yaml:"options"`
-	Default  string   `json:"default" yaml:"default"`
-	Why      string   `json:"why" yaml:"why" doc:"why the default is the default"`
-	Source   string   `json:"source" yaml:"source"`
-	From     string   `json:"from,omitempty" yaml:"-"`
+	ID       string     `json:"id" yaml:"id"`
+	Question string     `json:"question" yaml:"question"`
+	Options  []Option   `json:"options" yaml:"options"`
+	Near     [][]string `json:"-" yaml:"near" doc:"groups of remedies; it bears on a case where something of every group is on the ladder"`
+	Default  string     `json:"default" yaml:"default"`
+	Why      string     `json:"why" yaml:"why" doc:"why the default is the default"`
+	Source   string     `json:"source" yaml:"source"`
+	From     string     `json:"from,omitempty" yaml:"-"`
 }
 
 // Option is one answer of a school.

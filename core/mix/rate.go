@@ -147,6 +147,26 @@ func checked(r Rate) (Rate, error) {
 	return r, nil
 }
 
+// CheckRange refuses a label's range that cannot be read, weighs at one end and
+// measures at the other, or stands upside down. Errors name low or high.
+func CheckRange(low, high string) error {
+	var l fault.List
+	read := func(field, text string) Rate {
+		r, err := ParseRate(text)
+		addRateFault(&l, field, err)
+		return r
+	}
+	lo, hi := read("low", low), read("high", high)
+	switch {
+	case l.Err() != nil:
+	case lo.Dim != hi.Dim:
+		l.Add("high", "weighs where the low measures, or the other way round", "give both by volume or both by weight")
+	case lo.Fraction.Cmp(hi.Fraction) > 0:
+		l.Add("low", fmt.Sprintf("%s (%s) is above the top of %s (%s)", low, lo.PerLitre(), high, hi.PerLitre()), "give both as they stand on the label")
+	}
+	return l.Err()
+}
+
 // Share places the rate between a label's low and high, 0 to 1, for the mark
 // on the label's range. ok is false when they cannot be compared.
 func (r Rate) Share(low, high Rate) (share float64, ok bool) {

@@ -113,7 +113,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 	})
 	pick(&out, b, c, s)
 	out.Combine = Combine(b, c, s, out.Pick)
-	out.Schools = Schools(b, s)
+	out.Schools = markNear(b, Schools(b, s), out.Offers)
 	return out, nil
 }
 

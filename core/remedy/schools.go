@@ -13,6 +13,7 @@ type Chosen struct {
 	School string `json:"school"`
 	Option string `json:"option"`
 	By     string `json:"by" enum:"default,house,case"`
+	Near   bool   `json:"near" doc:"it bears on what is on the ladder here"`
 }
 
 // choose says which answer holds: the case's, else the house's, else the default.
@@ -40,6 +41,22 @@ func Schools(b *knowledge.Base, s Situation) []Chosen {
 		out = append(out, choose(b, &s, x.ID))
 	}
 	return out
+}
+
+// markNear marks the questions that bear on what is on the ladder: something
+// of every group they name is meant here.
+func markNear(b *knowledge.Base, chosen []Chosen, offers []Offer) []Chosen {
+	meant := map[string]bool{}
+	for _, o := range offers {
+		meant[o.Remedy] = o.Meant
+	}
+	for i := range chosen {
+		x := b.School(chosen[i].School)
+		chosen[i].Near = len(x.Near) > 0 && !slices.ContainsFunc(x.Near, func(group []string) bool {
+			return !slices.ContainsFunc(group, func(r string) bool { return meant[r] })
+		})
+	}
+	return chosen
 }
 
 func checkSchools(b *knowledge.Base, at string, m map[string]string, l *fault.List) {

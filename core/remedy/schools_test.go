@@ -165,3 +165,21 @@ func TestUnknownSchoolsAreNamed(t *testing.T) {
 	}
 	assert.ElementsMatch(t, []string{"schools.moon", "schools.soap", "house.schools.aim"}, fields)
 }
+
+func TestOnlyTheQuestionsThatBearOnTheLadderAreNear(t *testing.T) {
+	near := func(cause string) []string {
+		a, err := remedy.Advise(herbarium.Embedded(), cause, remedy.Situation{Host: "apple", Date: "2026-07-10"})
+		require.NoError(t, err)
+		out := []string{}
+		for _, x := range a.Schools {
+			if x.Near {
+				out = append(out, x.School)
+			}
+		}
+		return out
+	}
+	assert.ElementsMatch(t, []string{"soap", "sulfur-oil", "bought-helpers", "aim"}, near("two-spotted-mite"))
+	assert.ElementsMatch(t, []string{"blossom-end-rot"}, near("blossom-end-rot"))
+	assert.ElementsMatch(t, []string{"aim"}, near("scab"), "sulfur and copper, but no oil beside them")
+	assert.Empty(t, near("mosaic-virus"))
+}

@@ -84,6 +84,11 @@ type blendIn struct {
 	House remedy.House `json:"house,omitempty"`
 }
 
+type placeIn struct {
+	desk.PlaceInput
+	House remedy.House `json:"house,omitempty"`
+}
+
 type splitIn struct {
 	Causes []string `json:"causes"`
 }
@@ -202,7 +207,9 @@ func init() {
 		return rateOut{r.Kind, r.PerLitre(), f}, nil
 	})
 	add("need", "how much mix wets these plants on both sides of the leaves; an estimate", `{"plants":[{"count":2,"heightCm":80,"widthCm":60,"leaf":"dense"}]}`, func(_ *knowledge.Base, in needIn) (mix.Need, error) { return mix.SprayNeed(in.Plants) })
-	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, desk.PlaceDose)
+	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, func(b *knowledge.Base, in placeIn) (desk.Dosed, error) {
+		return desk.PlaceDose(b, in.House, in.PlaceInput)
+	})
 	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
 		return differential.NewEngine(b).Split(in.Causes)
 	})

@@ -299,6 +299,9 @@ func (s *Service) undoable(ctx context.Context, id string) (store.Event, bool, e
 
 // Undo takes the last change back, as a new line of the story.
 func (s *Service) Undo(ctx context.Context, who Person, id string, from int) (View, error) {
+	if _, err := s.Store.Case(ctx, id); err != nil {
+		return View{}, err
+	}
 	e, ok, err := s.undoable(ctx, id)
 	if err != nil {
 		return View{}, err

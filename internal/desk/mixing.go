@@ -1,6 +1,7 @@
 package desk
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -14,15 +15,17 @@ import (
 	"botanik/core/remedy"
 )
 
-func checkLabel(lab remedy.Label) error {
+// checkLabel refuses what no label says. The range is checked as it will hold:
+// an end left out is the herbarium's.
+func checkLabel(r *knowledge.Remedy, lab remedy.Label) error {
 	var l fault.List
-	for field, text := range map[string]string{"low": lab.Low, "high": lab.High} {
-		if text != "" {
-			_, err := mix.ParseRate(text)
-			for _, f := range fault.From(err) {
-				l.Add(field, f.Problem, f.Mend)
-			}
-		}
+	switch {
+	case lab.Low == "" && lab.High == "":
+	case len(r.Rates) == 0:
+		l.Add("high", r.Name+" is not mixed, so it has no rate", "leave both rates out")
+	default:
+		low, high := labelRange(r, r.Rates[0], remedy.House{Labels: map[string]remedy.Label{r.ID: lab}})
+		l.AddErr("", mix.CheckRange(low, high))
 	}
 	if lab.RepeatMin < 0 || lab.Most < 0 || lab.WaitDays < 0 {
 		l.Add("repeatMinDays", "a figure is below zero", "give zero to keep the herbarium's")
@@ -51,8 +54,8 @@ type Beside struct {
 	Use    string `json:"use,omitempty" doc:"low, middle, top or a rate"`
 }
 
-// labelRange is the bottle's range: the house's own label where it is stricter
-// known, else the herbarium's typical one.
+// labelRange is the bottle's range: the house's own label, whose strength is its
+// own, else the herbarium's typical one.
 func labelRange(r *knowledge.Remedy, rt knowledge.Rate, h remedy.House) (low, high string) {
 	low, high = rt.Low, rt.High
 	lab := h.Labels[r.ID]
@@ -118,10 +121,11 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 	if err != nil {
 		return Mixed{}, renamePart(err)
 	}
-	if p, ok := house.Policy[r.ID]; ok && p.Use == "no" {
-		plan.Warnings = append(plan.Warnings, r.Name+": this house does not recommend it.")
+	mind := []string{}
+	for _, id := range append([]string{in.Remedy}, names(in.With)...) {
+		mind = append(mind, houseWarnings(b.Remedy(id), house)...)
 	}
-	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: first.Rate, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Stock: in.Stock, With: in.With, BothLabels: in.BothLabels, Treatments: in.Treatments, Plan: plan}, nil
+	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: first.Rate, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Stock: in.Stock, With: in.With, BothLabels: in.BothLabels, Treatments: in.Treatments, Plan: plan, Mind: mind}, nil
 }
 
 func names(list []Beside) []string {
@@ -142,9 +146,8 @@ func mixed(b *knowledge.Base, house remedy.House, field, id, rate string) (*know
 	if len(r.Rates) == 0 {
 		return nil, none, fault.New(field, r.Name+" is not mixed", "it is used as it is")
 	}
-	switch w := house.Law[r.Ingredient]; w.Status {
-	case "banned", "licensed":
-		return nil, none, fault.New(field, fmt.Sprintf("local law: %s is %s", r.Ingredient, w.Status), "choose another; a licensed person may know more")
+	if err := lawful(r, house, field); err != nil {
+		return nil, none, err
 	}
 	rt := r.Rates[0]
 	if rate != "" {
@@ -155,6 +158,34 @@ func mixed(b *knowledge.Base, house remedy.House, field, id, rate string) (*know
 		rt = r.Rates[i]
 	}
 	return r, rt, nil
+}
+
+// lawful stops at what local law takes out of a desk's hands.
+func lawful(r *knowledge.Remedy, house remedy.House, field string) error {
+	switch w := house.Law[r.Ingredient]; w.Status {
+	case "banned", "licensed":
+		return fault.New(field, fmt.Sprintf("local law: %s is %s", r.Ingredient, w.Status), "choose another; a licensed person may know more")
+	}
+	return nil
+}
+
+// houseWarnings are what an advisor minds when measuring a remedy: what the
+// house thinks of it, what the law says, and a bottle stronger than is usual.
+func houseWarnings(r *knowledge.Remedy, house remedy.House) []string {
+	out := []string{}
+	switch p := house.Policy[r.ID]; p.Use {
+	case "no":
+		out = append(out, r.Name+": this house does not recommend it.")
+	case "heavy":
+		out = append(out, r.Name+": this house keeps it for heavy pressure.")
+	}
+	if w := house.Law[r.Ingredient]; w.Status == "restricted" {
+		out = append(out, fmt.Sprintf("%s: local law restricts it (%s): read it first.", r.Name, cmp.Or(w.Reference, "ask the authority")))
+	}
+	if lab := house.Labels[r.ID]; lab.High != "" && len(r.Rates) > 0 && mix.CheckRange(r.Rates[0].High, lab.High) == nil && mix.CheckRange(lab.High, r.Rates[0].High) != nil {
+		out = append(out, fmt.Sprintf("%s: the bottle written down here allows %s where %s is usual; read its label once more.", r.Name, lab.High, r.Rates[0].High))
+	}
+	return out
 }
 
 // tankPart is a remedy as a part of a mix. For a strength the stock on the

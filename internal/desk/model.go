@@ -101,6 +101,7 @@ type Mixed struct {
 	With       []Beside `json:"with,omitempty"`
 	BothLabels bool     `json:"bothLabels,omitempty"`
 	Treatments int      `json:"treatments,omitempty"`
+	Mind       []string `json:"mind,omitempty" doc:"for the advisor, not for the page"`
 }
 
 // Dosed is dust, drench or helpers worked out for a bed, pots or plants.
@@ -109,6 +110,7 @@ type Dosed struct {
 	Dose   string     `json:"dose"` // id of the herbarium's range
 	Input  PlaceInput `json:"input"`
 	Placed mix.Placed `json:"placed"`
+	Mind   []string   `json:"mind,omitempty" doc:"for the advisor, not for the page"`
 	By     string     `json:"by"`
 }
 

@@ -9,6 +9,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/mix"
+	"botanik/core/remedy"
 )
 
 // PlaceInput asks for dust, drench or helpers over a bed, pots or plants.
@@ -22,16 +23,25 @@ type PlaceInput struct {
 }
 
 // Place works an amount out, case or no case.
-func (s *Service) Place(in PlaceInput) (Dosed, error) { return PlaceDose(s.Base, in) }
+func (s *Service) Place(ctx context.Context, in PlaceInput) (Dosed, error) {
+	house, _, err := s.HouseRules(ctx)
+	if err != nil {
+		return Dosed{}, err
+	}
+	return PlaceDose(s.Base, house, in)
+}
 
-// PlaceDose is Place without a desk: the range comes from the herbarium alone.
-func PlaceDose(b *knowledge.Base, in PlaceInput) (Dosed, error) {
+// PlaceDose is Place without a desk, under a house's law.
+func PlaceDose(b *knowledge.Base, house remedy.House, in PlaceInput) (Dosed, error) {
 	r := b.Remedy(in.Remedy)
 	if r == nil {
 		return Dosed{}, fault.New("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", in.Remedy), "use an id from kb list remedies")
 	}
 	if len(r.Doses) == 0 {
 		return Dosed{}, fault.New("remedy", r.Name+" has no amount for a bed or pot", "it is mixed, or used as it is")
+	}
+	if err := lawful(r, house, "remedy"); err != nil {
+		return Dosed{}, err
 	}
 	d := r.Doses[0]
 	if in.Dose != "" {
@@ -45,12 +55,12 @@ func PlaceDose(b *knowledge.Base, in PlaceInput) (Dosed, error) {
 	if err != nil {
 		return Dosed{}, err
 	}
-	return Dosed{Remedy: r.ID, Dose: d.ID, Input: in, Placed: p}, nil
+	return Dosed{Remedy: r.ID, Dose: d.ID, Input: in, Placed: p, Mind: houseWarnings(r, house)}, nil
 }
 
 // SetDose keeps such an amount with the case.
 func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in PlaceInput) (View, error) {
-	d, err := s.Place(in)
+	d, err := s.Place(ctx, in)
 	if err != nil {
 		return View{}, err
 	}

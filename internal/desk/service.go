@@ -6,6 +6,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"strings"
 	"time"
 
 	"botanik/core/differential"
@@ -106,17 +107,21 @@ func (s *Service) SetHouseRules(ctx context.Context, who Person, h remedy.House,
 		return ErrForbidden
 	}
 	var l fault.List
-	l.AddErr("", remedy.Situation{Date: "2000-01-01", House: h}.Check(s.Base))
+	for _, f := range fault.From(remedy.Situation{Date: "2000-01-01", House: h}.Check(s.Base)) {
+		l.Add(strings.TrimPrefix(f.Field, "house."), f.Problem, f.Mend) // here the house is the whole body
+	}
 	for id := range h.Policy {
 		if s.Base.Remedy(id) == nil {
 			l.Add("policy."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
 		}
 	}
 	for id, lab := range h.Labels {
-		if s.Base.Remedy(id) == nil {
+		r := s.Base.Remedy(id)
+		if r == nil {
 			l.Add("labels."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
+			continue
 		}
-		l.AddErr("labels."+id, checkLabel(lab))
+		l.AddErr("labels."+id, checkLabel(r, lab))
 	}
 	if err := l.Err(); err != nil {
 		return err

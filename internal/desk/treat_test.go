@@ -204,7 +204,7 @@ func TestLawStopsTheMixingShelfToo(t *testing.T) {
 	assert.ErrorContains(t, err, "local law")
 	m, err := desk.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, desk.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
 	require.NoError(t, err)
-	assert.Contains(t, strings.Join(m.Plan.Warnings, " "), "does not recommend")
+	assert.Contains(t, strings.Join(m.Mind, " "), "does not recommend")
 }
 
 func TestAmountsForABedReachThePage(t *testing.T) {
@@ -222,7 +222,7 @@ func TestAmountsForABedReachThePage(t *testing.T) {
 	assert.Contains(t, strings.Join(s.Amounts, " "), "35 animals")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, ""))
 	assert.Empty(t, b.v.Doses, "another remedy, another amount")
-	_, err = b.Place(desk.PlaceInput{Remedy: "soap", Area: "1 m2"})
+	_, err = b.Place(ctx, desk.PlaceInput{Remedy: "soap", Area: "1 m2"})
 	assert.ErrorContains(t, err, "no amount for a bed")
 	n, err := mix.SprayNeed([]mix.PlantSize{{Count: 2, HeightCm: 50, WidthCm: 40}})
 	require.NoError(t, err)

@@ -181,8 +181,8 @@ func (s *Server) readRoutes() {
 	ask(s, "blend", "/api/v1/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body desk.MixInput }) (desk.Mixed, error) {
 		return s.desk.Blend(ctx, in.Body)
 	})
-	ask(s, "place", "/api/v1/place", "Dust, drench or helpers over a bed, pots or plants", func(_ context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
-		return s.desk.Place(in.Body)
+	ask(s, "place", "/api/v1/place", "Dust, drench or helpers over a bed, pots or plants", func(ctx context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
+		return s.desk.Place(ctx, in.Body)
 	})
 	ask(s, "convert", "/api/v1/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {
 		return mix.ConvertedTo(in.Body.Amount, in.Body.To)

@@ -21,6 +21,22 @@ export const useVocabulary = () =>
 export const useToday = () =>
   useQuery({ queryKey: ['today'], queryFn: () => take(api.GET('/api/v1/today')), refetchInterval: 30_000 });
 
+/** The house rules with the version a change of them has to send back. */
+export const useHouse = () =>
+  useQuery<{ rules: S['House']; version: string }, Problem>({
+    queryKey: ['house'],
+    queryFn: async () => {
+      let version = '0';
+      const rules = await take<S['House']>(
+        api.GET('/api/v1/house').then((r) => {
+          version = (r.response.headers.get('ETag') ?? '0').replaceAll('"', '');
+          return r;
+        }),
+      );
+      return { rules, version };
+    },
+  });
+
 export const useCase = (id: string) =>
   useQuery({
     queryKey: ['case', id],

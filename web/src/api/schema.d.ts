@@ -884,6 +884,8 @@ export interface components {
         Chosen: {
             /** @enum {string} */
             by: "default" | "house" | "case";
+            /** @description it bears on what is on the ladder here */
+            near: boolean;
             option: string;
             school: string;
         };
@@ -958,6 +960,8 @@ export interface components {
             by: string;
             dose: string;
             input: components["schemas"]["PlaceInput"];
+            /** @description for the advisor, not for the page */
+            mind?: string[];
             placed: components["schemas"]["Placed"];
             remedy: string;
         };
@@ -1210,6 +1214,8 @@ export interface components {
         Mixed: {
             bothLabels?: boolean;
             by: string;
+            /** @description for the advisor, not for the page */
+            mind?: string[];
             plan: components["schemas"]["Plan"];
             rate: string;
             remedy: string;

@@ -1,19 +1,16 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+import { readCounts } from './counts';
 
-const counted = (t: string) =>
-  t
-    .split(/[^0-9]+/)
-    .filter(Boolean)
-    .map(Number);
+const also = ['helpers', 'drought', 'badYear', 'dormant', 'calciumLow'] as const;
 
 /** Count, hold it against what is borne, and decide: act, wait, or pull. */
 export function Act({ view }: { view: View }) {
@@ -23,22 +20,26 @@ export function Act({ view }: { view: View }) {
   const go = useNavigate();
   const a = view.act;
   const cause = kb?.causes.find((c) => c.id === view.verdict?.cause);
-  const [text, setText] = useState((a?.counts ?? []).join(' '));
-  const [helpers, setHelpers] = useState(a?.helpers ?? false);
-  const [stages, setStages] = useState<string[]>(a?.stages ?? []);
-  const [drought, setDrought] = useState(a?.drought ?? false);
-  const [more, setMore] = useState<{ badYear?: boolean; dormant?: boolean; calciumLow?: boolean }>({
+  const [form, set, clear] = useTyped(`act.${view.id}.${view.verdict?.cause}`, {
+    text: (a?.counts ?? []).join(' '),
+    helpers: a?.helpers ?? false,
+    stages: a?.stages ?? [],
+    drought: a?.drought ?? false,
     badYear: a?.badYear,
     dormant: a?.dormant,
     calciumLow: a?.calciumLow,
+    press: a?.pressure ?? '',
   });
-  const [press, setPress] = useState<string>(a?.pressure ?? '');
-  const counts = counted(text);
+  const { text, press, ...seen } = form;
+  const { counts, odd } = readCounts(text);
   const weighed = useQuery({
-    queryKey: ['weigh', view.id, view.verdict?.cause, counts.join(), helpers],
+    queryKey: ['weigh', view.id, view.verdict?.cause, counts.join(), seen.helpers],
     queryFn: () =>
       take<S['Weighed']>(
-        api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body: { counts, helpers } }),
+        api.POST('/api/v1/cases/{id}/weigh', {
+          params: { path: { id: view.id } },
+          body: { counts, helpers: seen.helpers },
+        }),
       ),
     enabled: !!view.verdict?.cause,
   });
@@ -46,12 +47,13 @@ export function Act({ view }: { view: View }) {
   const s = weighed.data?.summary;
   const pressure = press || d?.pressure || 'moderate';
   const keep = (choice: 'act' | 'wait' | 'pull') =>
-    change.mutate(
-      put('/api/v1/cases/{id}/act', { counts, helpers, stages, drought, ...more, choice, pressure } as S['ActInput']),
-      {
-        onSuccess: () => go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`),
+    odd === undefined &&
+    change.mutate(put('/api/v1/cases/{id}/act', { counts, ...seen, choice, pressure } as S['ActInput']), {
+      onSuccess: () => {
+        clear();
+        go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`);
       },
-    );
+    });
   useKeys([
     { key: 'a', does: 'act', run: () => keep('act') },
     { key: 'w', does: 'wait and watch', run: () => keep('wait') },
@@ -77,7 +79,9 @@ export function Act({ view }: { view: View }) {
           label={`Counted on each ${cause?.unit || 'leaf'}, undersides, several of them`}
           placeholder="12 0 7 31 4"
           value={text}
-          onChange={(e) => setText(e.target.value)}
+          onChange={(e) => set({ text: e.target.value })}
+          error={odd !== undefined}
+          helperText={odd !== undefined && `“${odd}” is not a count: whole numbers with blanks between, like 12 0 7`}
           slotProps={{ htmlInput: { inputMode: 'numeric', className: 'num' } }}
           name="counts"
           autoFocus
@@ -119,14 +123,14 @@ export function Act({ view }: { view: View }) {
           label="How heavy"
           options={['light', 'moderate', 'heavy'].map((id) => ({ id, name: id }))}
           value={[pressure]}
-          onChange={(v) => setPress(v[0] ?? '')}
+          onChange={(v) => set({ press: v[0] ?? '' })}
         />
         {cause && cause.stages.length > 0 && (
           <Chips
             label="Stages seen (decides what can reach them)"
             options={cause.stages.map((id) => ({ id, name: id }))}
-            value={stages}
-            onChange={setStages}
+            value={seen.stages}
+            onChange={(stages) => set({ stages })}
             many
           />
         )}
@@ -139,25 +143,16 @@ export function Act({ view }: { view: View }) {
             { id: 'dormant', name: 'without leaves' },
             { id: 'calciumLow', name: 'soil test: little calcium' },
           ]}
-          value={
-            [
-              helpers && 'helpers',
-              drought && 'drought',
-              more.badYear && 'badYear',
-              more.dormant && 'dormant',
-              more.calciumLow && 'calciumLow',
-            ].filter(Boolean) as string[]
-          }
+          value={also.filter((k) => seen[k])}
           onChange={(v) => {
-            setHelpers(v.includes('helpers'));
-            setDrought(v.includes('drought'));
-            setMore({
-              badYear: v.includes('badYear'),
-              calciumLow: v.includes('calciumLow'),
+            const on = (k: (typeof also)[number]) => v.includes(k);
+            set({
+              helpers: on('helpers'),
+              drought: on('drought'),
+              badYear: on('badYear'),
+              calciumLow: on('calciumLow'),
               // Said only when the advisor touched it; otherwise plant and month decide.
-              ...(v.includes('dormant') !== !!more.dormant
-                ? { dormant: v.includes('dormant') }
-                : { dormant: more.dormant }),
+              ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
             });
           }}
           many

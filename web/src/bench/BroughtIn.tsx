@@ -1,16 +1,16 @@
 import Button from '@mui/material/Button';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { View } from '../api/client';
 import { useCaseCalls, useChange, useSession } from '../api/hooks';
 import { IntakeFields } from '../counter/IntakeFields';
 import { fromIntake, toIntake } from '../counter/intake';
+import { useTyped } from '../ui/draft';
 import { useToast } from '../ui/toast';
 import { ChangeTrouble } from './ChangeTrouble';
 
 /** What was written at the counter, to be corrected; each correction stays in the story. */
 export function BroughtIn({ view }: { view: View }) {
-  const [form, setForm] = useState(() => fromIntake(view.intake));
+  const [form, setForm, clear] = useTyped(`brought.${view.id}`, fromIntake(view.intake));
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
   const session = useSession();
@@ -19,7 +19,10 @@ export function BroughtIn({ view }: { view: View }) {
   const clean = JSON.stringify(form) === JSON.stringify(fromIntake(view.intake));
   const save = () =>
     change.mutate(put('/api/v1/cases/{id}/intake', toIntake(form, session.data?.now ?? '')), {
-      onSuccess: () => say({ text: 'Corrected. The story keeps what stood before.' }),
+      onSuccess: () => {
+        clear();
+        say({ text: 'Corrected. The story keeps what stood before.' });
+      },
     });
   return (
     <form

@@ -7,7 +7,7 @@ import { useCaseCalls, useChange } from '../api/hooks';
 import { StatusMark, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
-import { nearby, Schools } from './Schools';
+import { Schools } from './Schools';
 
 const rungs = [
   'Leave it',
@@ -184,7 +184,7 @@ export function RemedyStep({ view }: { view: View }) {
             Keep what is chosen&nbsp;<kbd>Enter</kbd>
           </Button>
         </div>
-        {data && <Schools view={view} chosen={data.schools} near={nearby(data.offers)} />}
+        {data && <Schools view={view} chosen={data.schools} />}
         {data?.refer && <div className="notice brick">{data.refer}</div>}
         {data?.unknown.map((u) => (
           <div key={u} className="notice">

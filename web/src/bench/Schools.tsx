@@ -6,13 +6,13 @@ import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from './ChangeTrouble';
 
 /** Where good advisors disagree: which answer holds here, who chose it and why; the case may choose another. */
-export function Schools({ view, chosen, near }: { view: View; chosen: S['Chosen'][]; near: string[] }) {
+export function Schools({ view, chosen }: { view: View; chosen: S['Chosen'][] }) {
   const { data: kb } = useVocabulary();
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
   const [all, setAll] = useState(false);
   const now = new Map(chosen.map((c) => [c.school, c]));
-  const list = (kb?.schools ?? []).filter((x) => all || near.includes(x.id) || now.get(x.id)?.by === 'case');
+  const list = (kb?.schools ?? []).filter((x) => all || now.get(x.id)?.near || now.get(x.id)?.by === 'case');
   return (
     <div className="sheet pad stack" data-schools>
       <h3>Where good advisors disagree</h3>
@@ -67,21 +67,4 @@ export function Schools({ view, chosen, near }: { view: View; chosen: S['Chosen'
       </button>
     </div>
   );
-}
-
-/** The questions that bear on what is offered here. */
-export function nearby(offers: S['Offer'][]): string[] {
-  const meant = new Set(offers.filter((o) => o.meant).map((o) => o.remedy));
-  const any = (...ids: string[]) => ids.some((i) => meant.has(i));
-  return [
-    any('soap', 'castile', 'detergent') && 'soap',
-    any('alcohol') && 'alcohol',
-    any('pyrethrins', 'spinosad', 'btk', 'bti') && 'plant-poisons',
-    any('summer-oil', 'neem-oil') && any('sulfur', 'sulfur-dust') && 'sulfur-oil',
-    any('dormant-oil', 'lime-sulfur', 'bordeaux') && 'dormant-spray',
-    any('copper') && any('summer-oil', 'neem-oil', 'dormant-oil') && 'copper-oil',
-    any('gypsum') && 'blossom-end-rot',
-    any('release-lacewing', 'release-mealybug-ladybird') && 'bought-helpers',
-    any('leave') && 'aim',
-  ].filter((x): x is string => !!x);
 }

@@ -7,6 +7,7 @@ import { useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange } from '../api/hooks';
 import { moment, weekday } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { ChangeTrouble } from './ChangeTrouble';
 
 const num = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
@@ -44,14 +45,26 @@ function HowItWent({ view }: { view: View }) {
   const go = useNavigate();
   const counts = view.act?.counts ?? [];
   const mean = counts.length ? counts.reduce((a, b) => a + b, 0) / counts.length : undefined;
-  const [before, setBefore] = useState(mean === undefined ? '' : String(Number(mean.toFixed(1))));
-  const [after, setAfter] = useState('');
-  const [units, setUnits] = useState(String(counts.length || 5));
-  const [cb, setCb] = useState('');
-  const [ca, setCa] = useState('');
-  const [note, setNote] = useState('');
+  const [form, set, clear] = useTyped(`recount.${view.id}`, {
+    before: mean === undefined ? '' : String(Number(mean.toFixed(1))),
+    after: '',
+    units: String(counts.length || 5),
+    checkBefore: '',
+    checkAfter: '',
+    note: '',
+  });
+  const field = (k: keyof typeof form, label: string, name?: string) => (
+    <TextField
+      label={label}
+      name={name}
+      value={form[k]}
+      onChange={(e) => set({ [k]: e.target.value })}
+      autoFocus={k === 'after'}
+    />
+  );
   const last = view.followUps.at(-1);
-  const send = (body: S['FollowUpInput']) => change.mutate(post('/api/v1/cases/{id}/followup', body));
+  const send = (body: S['FollowUpInput']) =>
+    change.mutate(post('/api/v1/cases/{id}/followup', body), { onSuccess: clear });
   const round = (move: string) =>
     change.mutate(post('/api/v1/cases/{id}/round', { move }), {
       onSuccess: () =>
@@ -84,36 +97,27 @@ function HowItWent({ view }: { view: View }) {
         className="form"
         onSubmit={(e) => {
           e.preventDefault();
-          const a = num(after);
-          const count =
-            a === undefined
-              ? undefined
-              : {
-                  before: num(before) ?? 0,
-                  after: a,
-                  units: num(units) ?? 0,
-                  ...(num(cb) !== undefined ? { checkBefore: num(cb) } : {}),
-                  ...(num(ca) !== undefined ? { checkAfter: num(ca) } : {}),
-                };
-          send({ ...(count ? { count } : {}), note } as S['FollowUpInput']);
+          const [a, cb, ca] = [num(form.after), num(form.checkBefore), num(form.checkAfter)];
+          const count = {
+            before: num(form.before) ?? 0,
+            after: a,
+            units: num(form.units) ?? 0,
+            ...(cb !== undefined ? { checkBefore: cb } : {}),
+            ...(ca !== undefined ? { checkAfter: ca } : {}),
+          };
+          send({ ...(a === undefined ? {} : { count }), note: form.note } as S['FollowUpInput']);
         }}
       >
         <div className="thirds">
-          <TextField label="Before, each" name="before" value={before} onChange={(e) => setBefore(e.target.value)} />
-          <TextField
-            label="Now, each"
-            name="after"
-            value={after}
-            onChange={(e) => setAfter(e.target.value)}
-            autoFocus
-          />
-          <TextField label="Leaves counted" name="units" value={units} onChange={(e) => setUnits(e.target.value)} />
+          {field('before', 'Before, each', 'before')}
+          {field('after', 'Now, each', 'after')}
+          {field('units', 'Leaves counted', 'units')}
         </div>
         <div className="halves">
-          <TextField label="Untreated neighbour before" value={cb} onChange={(e) => setCb(e.target.value)} />
-          <TextField label="and now" value={ca} onChange={(e) => setCa(e.target.value)} />
+          {field('checkBefore', 'Untreated neighbour before')}
+          {field('checkAfter', 'and now')}
         </div>
-        <TextField label="What they say" name="told" value={note} onChange={(e) => setNote(e.target.value)} />
+        {field('note', 'What they say', 'told')}
         <ChangeTrouble id={view.id} change={change} />
         <div className="wrap">
           <Button type="submit" variant="contained" disabled={change.isPending} data-do="recount">
@@ -154,7 +158,7 @@ function Ending({ view }: { view: View }) {
   const [picked, setOutcome] = useState('');
   const likely = view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown';
   const outcome = picked || likely;
-  const [note, setNote] = useState('');
+  const [{ note }, set, clear] = useTyped(`closing.${view.id}`, { note: '' });
   if (view.closing)
     return (
       <div className="sheet pad stack">
@@ -172,7 +176,7 @@ function Ending({ view }: { view: View }) {
       className="sheet pad form"
       onSubmit={(e) => {
         e.preventDefault();
-        change.mutate(post('/api/v1/cases/{id}/close', { outcome, note }));
+        change.mutate(post('/api/v1/cases/{id}/close', { outcome, note }), { onSuccess: clear });
       }}
     >
       <h2>Close the case</h2>
@@ -189,7 +193,7 @@ function Ending({ view }: { view: View }) {
           </MenuItem>
         ))}
       </TextField>
-      <TextField label="A last word" value={note} onChange={(e) => setNote(e.target.value)} />
+      <TextField label="A last word" value={note} onChange={(e) => set({ note: e.target.value })} />
       <ChangeTrouble id={view.id} change={change} />
       <Button type="submit" variant="outlined" data-do="close">
         Close it

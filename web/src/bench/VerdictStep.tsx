@@ -7,6 +7,7 @@ import { useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { Candidates, verdictWords } from './Candidates';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -34,7 +35,7 @@ export function VerdictStep({ view }: { view: View }) {
     return 'open';
   };
   const [degree, setDegree] = useState<string>(v?.degree ?? suggest(cause));
-  const [note, setNote] = useState('');
+  const [{ note }, type, typed] = useTyped(`verdict.${view.id}`, { note: '' });
   const trainee = session.data?.person.role === 'trainee';
   const known = lab(cause);
   const pick = (id: string) => {
@@ -49,10 +50,12 @@ export function VerdictStep({ view }: { view: View }) {
         note,
       } as S['VerdictInput']),
       {
-        onSuccess: (n) =>
+        onSuccess: (n) => {
+          typed();
           go(
             `/bench/${view.id}/${n.verdict?.needsReview ? 'verdict' : degree === 'undetermined' || lab(cause)?.regulated ? 'handover' : 'act'}`,
-          ),
+          );
+        },
       },
     );
   useKeys([
@@ -69,7 +72,9 @@ export function VerdictStep({ view }: { view: View }) {
           <Review
             view={view}
             trainee={trainee}
-            onAgree={(agree, why) => change.mutate(post('/api/v1/cases/{id}/review', { agree, note: why }))}
+            onAgree={(agree, why, done) =>
+              change.mutate(post('/api/v1/cases/{id}/review', { agree, note: why }), { onSuccess: done })
+            }
           />
         )}
         <div className="sheet pad stack">
@@ -133,7 +138,7 @@ export function VerdictStep({ view }: { view: View }) {
           <TextField
             label={changed ? 'What changed your mind (kept in the story)' : 'A word on why, if it is not plain'}
             value={note}
-            onChange={(e) => setNote(e.target.value)}
+            onChange={(e) => type({ note: e.target.value })}
             error={!!change.error && 'field' in change.error && !!change.error.field('note')}
           />
           <ChangeTrouble id={view.id} change={change} />
@@ -175,10 +180,10 @@ function Review({
 }: {
   view: View;
   trainee: boolean;
-  onAgree: (agree: boolean, note: string) => void;
+  onAgree: (agree: boolean, note: string, done: () => void) => void;
 }) {
   const { data: kb } = useVocabulary();
-  const [note, setNote] = useState('');
+  const [{ note }, type, done] = useTyped(`review.${view.id}.${view.verdict?.by}`, { note: '' });
   const v = view.verdict;
   if (!v) return null;
   const name = kb?.causes.find((c) => c.id === v.cause)?.name ?? 'undetermined';
@@ -197,14 +202,19 @@ function Review({
           <TextField
             label="A word to the trainee"
             value={note}
-            onChange={(e) => setNote(e.target.value)}
+            onChange={(e) => type({ note: e.target.value })}
             name="review-note"
           />
           <div className="wrap">
-            <Button variant="contained" onClick={() => onAgree(true, note)} data-do="agree">
+            <Button variant="contained" onClick={() => onAgree(true, note, done)} data-do="agree">
               Agree
             </Button>
-            <Button variant="outlined" disabled={!note.trim()} onClick={() => onAgree(false, note)} data-do="send-back">
+            <Button
+              variant="outlined"
+              disabled={!note.trim()}
+              onClick={() => onAgree(false, note, done)}
+              data-do="send-back"
+            >
               Send it back
             </Button>
           </div>

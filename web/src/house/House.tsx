@@ -4,14 +4,12 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
-import { useSession, useVocabulary } from '../api/hooks';
+import { useHouse, useSession, useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { Labels } from './Labels';
 import { SchoolRules } from './SchoolRules';
-
-type HouseDoc = { rules: S['House']; version: string };
 
 /** Policy, law and the bottles on this shelf: changed by the coordinator, effective at once. */
 export default function House() {
@@ -20,19 +18,7 @@ export default function House() {
   const say = useToast();
   const { data: kb } = useVocabulary();
   const boss = session.data?.person.role === 'coordinator';
-  const house = useQuery<HouseDoc, Problem>({
-    queryKey: ['house'],
-    queryFn: async () => {
-      let version = '0';
-      const rules = await take<S['House']>(
-        api.GET('/api/v1/house').then((r) => {
-          version = (r.response.headers.get('ETag') ?? '0').replaceAll('"', '');
-          return r;
-        }),
-      );
-      return { rules, version };
-    },
-  });
+  const house = useHouse();
   const save = useMutation<S['House'], Problem, S['House']>({
     mutationFn: (body) =>
       take(api.PUT('/api/v1/house', { params: { header: { 'If-Match': house.data?.version ?? '0' } }, body })),

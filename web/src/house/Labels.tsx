@@ -85,7 +85,10 @@ export function Labels({
   return (
     <section className="sheet pad stack" data-labels>
       <h2>Bottles on this shelf</h2>
-      <p className="quiet">What stands on your bottle wins over the usual figures, for every case at once.</p>
+      <p className="quiet">
+        The rates on your bottle replace the usual ones, for every case at once. Of gaps, times a season and days before
+        harvest the stricter counts, yours or the usual.
+      </p>
       {kept.length > 0 && (
         <ul className="tight">
           {kept.map((id) => {
@@ -102,7 +105,8 @@ export function Labels({
                 </button>{' '}
                 <small>
                   {[
-                    l?.low || l?.high ? `${l?.low ?? '?'} to ${l?.high ?? '?'}` : '',
+                    l?.low ? `from ${l.low}` : '',
+                    l?.high ? `up to ${l.high}` : '',
                     l?.repeatMinDays ? `gap ${l.repeatMinDays} days` : '',
                     l?.mostPerSeason ? `${l.mostPerSeason} a season` : '',
                     l?.waitDays ? `${l.waitDays} days before harvest` : '',

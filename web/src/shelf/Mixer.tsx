@@ -4,8 +4,8 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
-import { useVocabulary } from '../api/hooks';
-import { Chips, Trouble } from '../ui/bits';
+import { useHouse, useVocabulary } from '../api/hooks';
+import { Chips, Mind, Trouble } from '../ui/bits';
 import { Fill } from './Fill';
 import { amountText, Measure } from './Measure';
 import { NeedPanel } from './NeedPanel';
@@ -84,6 +84,8 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
   const mixed = (kb?.remedies ?? []).filter((r) => (r.rates?.length ?? 0) > 0 && (!only || only.includes(r.id)));
   const r = mixed.find((x) => x.id === form.remedy);
   const rate = r?.rates?.find((x) => x.id === form.rate) ?? r?.rates?.[0];
+  const bottle = useHouse().data?.rules.labels?.[r?.id ?? ''];
+  const range = `${bottle?.low ?? rate?.low} to ${bottle?.high ?? rate?.high}`;
   return (
     <div className="form">
       <TextField
@@ -124,7 +126,11 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
       {rate && (
         <>
           <Chips
-            label={`Strength, within the usual label range of ${rate.low} to ${rate.high}`}
+            label={
+              bottle?.low || bottle?.high
+                ? `Strength, within the ${range} of the bottle on this shelf`
+                : `Strength, within the usual label range of ${range}`
+            }
             options={[
               { id: 'low', name: 'low' },
               { id: 'middle', name: 'middle' },
@@ -224,7 +230,15 @@ function SpoonIcon({ name, n }: { name: string; n: number }) {
   );
 }
 
-export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Problem | null }) {
+export function MixAnswer({
+  mixed,
+  error,
+  forGrower,
+}: {
+  mixed?: S['Mixed'];
+  error?: Problem | null;
+  forGrower?: boolean;
+}) {
   if (error)
     return tankWord(error) ? (
       <div className="notice brick" role="alert" data-tank>
@@ -238,6 +252,7 @@ export function MixAnswer({ mixed, error }: { mixed?: S['Mixed']; error?: Proble
   const p = mixed.plan;
   return (
     <div className="stack" data-answer="mix">
+      {!forGrower && <Mind of={mixed.mind} />}
       {p.tanks.map((t, i) => (
         <div key={i} className="stack" style={{ gap: 8 }}>
           <div className="stack" style={{ gap: 6 }}>

@@ -29,7 +29,7 @@ export default function MixingShelf() {
             Back&nbsp;<kbd>Esc</kbd>
           </Button>
         </div>
-        <MixAnswer mixed={blend.data} error={blend.error} />
+        <MixAnswer mixed={blend.data} error={blend.error} forGrower />
         <p>
           <b>The label in your hand comes first.</b> Gloves on; children and pets away until it is dry; nothing on open
           flowers; mix only what you use, and never in a drink bottle.

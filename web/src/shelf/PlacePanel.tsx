@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
-import { Chips, Trouble } from '../ui/bits';
+import { Chips, Mind, Trouble } from '../ui/bits';
 import { amountText, Measure } from './Measure';
 
 export type PlaceForm = {
@@ -115,16 +115,17 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
       <Trouble of={error} />
       {data && (
         <div className="notice pond">
+          {r?.name}:{' '}
           <b className="num" data-placed>
             {data.placed.text}
           </b>{' '}
-          of {r?.name.toLowerCase().replace('release ', '').replace(', on a soil test only', '')}{' '}
           <small>the range here is {data.placed.range}</small>
           {data.placed.lines.map((l) => (
             <div key={l}>{l}</div>
           ))}
         </div>
       )}
+      <Mind of={data?.mind} />
     </div>
   );
 }

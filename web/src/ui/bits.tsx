@@ -107,3 +107,12 @@ export const moment = (iso: string) => {
   const d = new Date(iso);
   return `${d.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} ${clock(iso)}`;
 };
+
+/** What the house, the law or an unusual bottle says to the advisor; not for the grower. */
+export function Mind({ of }: { of?: string[] }) {
+  return (of ?? []).map((m) => (
+    <div key={m} className="notice" data-mind>
+      {m}
+    </div>
+  ));
+}

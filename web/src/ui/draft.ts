@@ -34,3 +34,19 @@ export function useDraft<T>(key: string, empty: T): [T, (v: T | ((old: T) => T))
   }, [store, empty]);
   return [value, set, clear];
 }
+
+const untouched = {};
+
+/** What is typed over what the case holds: kept through a reload, and gone once it is saved and the case holds it. */
+export function useTyped<T extends object>(
+  key: string,
+  held: T,
+): [T, (patch: Partial<T> | ((now: T) => Partial<T>)) => void, () => void] {
+  const [typed, set, clear] = useDraft<Partial<T>>(key, untouched);
+  const over = (old: Partial<T>) => ({ ...held, ...old });
+  return [
+    over(typed),
+    (patch) => set((old) => ({ ...old, ...(typeof patch === 'function' ? patch(over(old)) : patch) })),
+    clear,
+  ];
+}
