@@ -172,7 +172,7 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
         <TextField
           select
           label="In the same tank"
-          value={form.beside ?? ''}
+          value={mixed.some((m) => m.id === form.beside) ? form.beside : ''}
           onChange={(e) => set({ ...form, beside: e.target.value, bothLabels: false })}
           slotProps={{ htmlInput: { name: 'beside' }, select: { displayEmpty: true } }}
         >

@@ -1,5 +1,21 @@
 import { cleanup } from '@testing-library/react';
-import { afterEach, beforeEach } from 'vitest';
+import { afterEach, beforeEach, vi } from 'vitest';
+import { answer, forget } from './desk';
 
-beforeEach(() => localStorage.clear());
+// The client takes Request and fetch when it is loaded; jsdom knows no address
+// for a page's own paths, so that they are given one here.
+const Real = globalThis.Request;
+globalThis.Request = class extends Real {
+  constructor(input: RequestInfo | URL, init?: RequestInit) {
+    super(typeof input === 'string' && input.startsWith('/') ? `http://desk${input}` : input, init);
+  }
+};
+globalThis.fetch = vi.fn((r: RequestInfo | URL) => answer(r as Request)) as unknown as typeof fetch;
+// jsdom draws nothing and so scrolls nothing.
+Element.prototype.scrollIntoView = () => {};
+
+beforeEach(() => {
+  localStorage.clear();
+  forget();
+});
 afterEach(cleanup);

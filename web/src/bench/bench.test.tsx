@@ -1,0 +1,302 @@
+import { QueryClient } from '@tanstack/react-query';
+import { act, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { Finding, S, View } from '../api/client';
+import { aCase, asked, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { Act } from './Act';
+import { readCounts } from './counts';
+import { RemedyStep } from './RemedyStep';
+import { Story } from './Story';
+import { linesOf, parts, topicsOf } from './topics';
+
+const press = (k: string) => userEvent.keyboard(k);
+const shown = (ui: React.ReactNode, view: View) => {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  client.setQueryData(['case', view.id], view);
+  return show(ui, client);
+};
+
+beforeEach(() => {
+  desk('GET /api/v1/vocabulary', vocabulary);
+  desk('POST /api/v1/cases/01X/weigh', {
+    borne: 'fewer than five a leaf',
+    threshold: { perUnit: 5, unit: 'leaf', source: 'house judgement' },
+  });
+});
+
+describe('counts as they are said', () => {
+  it.each([
+    ['12 7 31', [12, 7, 31]],
+    ['12,7;31\n4', [12, 7, 31, 4]],
+    ['', []],
+    ['0', [0]],
+  ])('%j', (text, counts) => expect(readCounts(text)).toEqual({ counts }));
+  it.each([
+    ['12.5 3', '12.5'],
+    ['-3', '-3'],
+    ['some', 'some'],
+    ['3 123456', '123456'],
+  ])('%j is not read as something else', (text, odd) => expect(readCounts(text)).toEqual({ counts: [], odd }));
+});
+
+describe('the order of looking', () => {
+  const f = (id: string, part: string, topic: string, where?: string) => ({ id, part, topic, where }) as Finding;
+  const list = [
+    f('mined', 'leaf', 'eaten and mined'),
+    f('eggs', 'leaf', 'who is there', 'underside'),
+    f('odd', 'leaf', 'never heard of'),
+    f('walkers', 'leaf', 'who is there', 'underside'),
+    f('flecks', 'leaf', 'colour and flecks'),
+    f('bark', 'stem', 'stem and bark'),
+  ];
+  it('goes by topic, then as the herbarium lists them; what it does not know comes last', () => {
+    expect(linesOf(list, 'leaf', false).map((x) => x.id)).toEqual(['flecks', 'mined', 'odd']);
+    expect(topicsOf(linesOf(list, 'leaf', false))).toEqual(['colour and flecks', 'eaten and mined', 'never heard of']);
+  });
+  it('turns the leaf, and only the leaf', () => {
+    expect(linesOf(list, 'leaf', true).map((x) => x.id)).toEqual(['eggs', 'walkers']);
+    expect(linesOf(list, 'stem', true)).toEqual(linesOf(list, 'stem', false));
+  });
+  it('shows each line on one part and side', () => {
+    const all = parts.flatMap((p) => [
+      ...linesOf(list, p.id, false),
+      ...(p.id === 'leaf' ? linesOf(list, p.id, true) : []),
+    ]);
+    expect(all.map((x) => x.id).sort()).toEqual(list.map((x) => x.id).sort());
+  });
+});
+
+describe('act or wait', () => {
+  const open = (over?: Partial<View>) => shown(<Act view={aCase(over)} />, aCase(over));
+  const counts = () => screen.getByRole('textbox') as HTMLInputElement;
+  it('keeps what was counted through a reload, and lets it go once the case holds it', async () => {
+    desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
+    const first = open();
+    await userEvent.type(counts(), '12 7 31');
+    await userEvent.click(screen.getByText('heavy'));
+    first.unmount();
+    open();
+    expect(counts().value).toBe('12 7 31');
+    expect(screen.getByText('heavy').getAttribute('aria-pressed')).toBe('true');
+    await userEvent.click(screen.getByText('Act', { selector: 'button' }));
+    await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/remedy'));
+    const sent = askedAt('PUT /api/v1/cases/01X/act')[0];
+    expect(sent?.body).toMatchObject({ counts: [12, 7, 31], choice: 'act', pressure: 'heavy' });
+    expect(sent?.headers.get('If-Match')).toBe('3');
+    expect(localStorage.getItem('botanik.draft.act.01X.two-spotted-mite')).toBeNull();
+  });
+  it('names a count that is none, and keeps nothing', async () => {
+    open();
+    await userEvent.type(counts(), '12 7.5');
+    expect(screen.getByText(/“7.5” is not a count/)).toBeTruthy();
+    await userEvent.click(screen.getByText('Act', { selector: 'button' }));
+    expect(askedAt('PUT /api/v1/cases/01X/act')).toHaveLength(0);
+  });
+  it('says whether it is dormant only when somebody touched it', async () => {
+    desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
+    open();
+    await userEvent.click(screen.getByText('the plant is thirsty'));
+    await press('w');
+    await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/handover'));
+    const body = askedAt('PUT /api/v1/cases/01X/act')[0]?.body as Record<string, unknown>;
+    expect(body).toMatchObject({ drought: true, choice: 'wait' });
+    expect(body).not.toHaveProperty('dormant');
+  });
+  it('sends an explicit no once dormant was taken back', async () => {
+    desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
+    open({ act: { counts: [], dormant: true, choice: 'act', pressure: 'light' } as unknown as View['act'] });
+    await userEvent.click(screen.getByText('without leaves'));
+    await press('a');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/act')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/act')[0]?.body).toMatchObject({ dormant: false });
+  });
+  it('waits for a verdict', () => {
+    open({ verdict: undefined });
+    expect(screen.getByText(/Say what it is first/)).toBeTruthy();
+  });
+});
+
+const offer = (remedy: string, rung: number, over: Partial<S['Offer']> = {}) => ({
+  remedy,
+  name: remedy,
+  rung,
+  kind: 'product',
+  status: 'go',
+  reasons: [],
+  meant: true,
+  worth: 'good',
+  cautions: ['mind'],
+  hazard: 1,
+  ladder: 'chosen: the mildest that does enough',
+  kills: [],
+  ...over,
+});
+const advice = {
+  cause: 'two-spotted-mite',
+  date: '2026-07-10',
+  offers: [
+    offer('hose-off', 1),
+    offer('soap', 4),
+    offer('sulfur', 6, {
+      status: 'not now',
+      until: '2026-07-31',
+      reasons: [{ gate: 'earlier', status: 'not now', text: 'Oil was used on Wed 1 Jul.' }],
+    }),
+    offer('pyrethrins', 5, {
+      status: 'no',
+      reasons: [{ gate: 'house', status: 'no', text: 'This house does not recommend it.' }],
+    }),
+    offer('copper', 6, {
+      meant: false,
+      status: 'no',
+      reasons: [{ gate: 'meant', status: 'no', text: 'Not meant for mites.' }],
+    }),
+  ],
+  pick: ['hose-off', 'soap'],
+  why: ['Soap is the mildest that does enough here.'],
+  because: ['dry air'],
+  mustNot: [{ what: 'an insecticide', why: 'mites come back worse' }],
+  always: ['The label comes first.'],
+  combine: ['Hose off in the morning.'],
+  schools: [
+    { school: 'soap', option: 'castile', by: 'case', near: true },
+    { school: 'aim', option: 'below-harm', by: 'default', near: false },
+  ],
+  unknown: [],
+  apart: [],
+  weather: 'simulated',
+};
+
+describe('the ladder', () => {
+  const line = (id: string) => document.querySelector(`.offer[data-remedy="${id}"]`) as HTMLElement;
+  const on = (id: string) => line(id).classList.contains('on');
+  const open = async (over?: Partial<View>) => {
+    desk('GET /api/v1/cases/01X/advice', advice);
+    const r = shown(<RemedyStep view={aCase(over)} />, aCase(over));
+    await screen.findByText('The ladder, mildest first');
+    await waitFor(() => expect(line('hose-off')).toBeTruthy());
+    return r;
+  };
+  it('stands on what was picked and says why each other is not', async () => {
+    await open();
+    await waitFor(() => expect(on('hose-off') && on('soap')).toBe(true));
+    expect(line('sulfur').textContent).toContain('not now, until Friday 31');
+    expect(line('sulfur').textContent).toContain('Oil was used');
+    expect(line('pyrethrins').textContent).toContain('This house does not recommend it');
+    expect(screen.getByText('Hose off in the morning.')).toBeTruthy();
+    expect(screen.getByText(/mites come back worse/)).toBeTruthy();
+  });
+  it('lets nobody choose what is refused, by mouse or by key', async () => {
+    await open();
+    await waitFor(() => expect(on('soap')).toBe(true));
+    expect(within(line('pyrethrins')).getByRole('checkbox')).toHaveProperty('disabled', true);
+    for (const k of ['{ArrowDown}', '{ArrowDown}', ' ', '{ArrowDown}', ' ']) await press(k);
+    expect(line('pyrethrins').dataset.at).toBe('true');
+    expect(on('sulfur') || on('pyrethrins')).toBe(false);
+  });
+  it('is walked with the keys and kept with Enter', async () => {
+    desk('PUT /api/v1/cases/01X/remedy', aCase({ version: 4 }));
+    await open();
+    await waitFor(() => expect(on('soap')).toBe(true));
+    for (const k of [' ', '{ArrowDown}', '{ArrowUp}', '{ArrowUp}', '{Enter}']) await press(k);
+    await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/mix'));
+    expect(askedAt('PUT /api/v1/cases/01X/remedy')[0]?.body).toEqual({ remedies: ['soap'] });
+  });
+  it('keeps what the case already chose, whatever is picked today', async () => {
+    await open({ treatment: { remedies: ['hose-off'], by: 'Ansel' } as View['treatment'] });
+    expect(on('hose-off')).toBe(true);
+    expect(on('soap')).toBe(false);
+    expect(asked.find((a) => a.at.includes('/advice'))?.at).toContain('chosen=hose-off');
+  });
+  it('hides what is not meant until it is asked for, and then with its reason', async () => {
+    await open();
+    expect(line('copper')).toBeNull();
+    await userEvent.click(screen.getByText(/Show the 1 not meant for this/));
+    expect(line('copper').textContent).toContain('Not meant for mites');
+  });
+  it('shows the disputed questions that bear on it, and the way back to the house', async () => {
+    desk('PUT /api/v1/cases/01X/school', aCase({ version: 4 }));
+    await open();
+    expect(await screen.findByText('castile as good.', { exact: false })).toBeTruthy();
+    expect(screen.queryByText('some are borne.', { exact: false })).toBeNull();
+    await userEvent.click(screen.getByText('As the house'));
+    await waitFor(() =>
+      expect(askedAt('PUT /api/v1/cases/01X/school')[0]?.body).toEqual({ school: 'soap', option: '' }),
+    );
+    await userEvent.click(screen.getByText('All 2 questions'));
+    expect(await screen.findByText('some are borne.', { exact: false })).toBeTruthy();
+  });
+  it('shows a refusal with its mend and keeps the choice', async () => {
+    desk('PUT /api/v1/cases/01X/remedy', () =>
+      refusal(422, 'remedies[1]', 'Insecticidal soap: this house does not recommend it', 'choose another'),
+    );
+    await open();
+    await waitFor(() => expect(on('soap')).toBe(true));
+    await press('{Enter}');
+    expect((await screen.findByRole('alert')).textContent).toContain('choose another');
+    expect(on('soap')).toBe(true);
+    expect(screen.getByTestId('at').textContent).toBe('/');
+  });
+});
+
+describe('two at the same case', () => {
+  it('sees what the other did, and may put one’s own on top', async () => {
+    let taken = false;
+    desk('GET /api/v1/cases/01X/advice', advice);
+    desk('GET /api/v1/cases/01X', aCase({ version: 9 }));
+    desk('GET /api/v1/cases/01X/story', [
+      { seq: 1, at: '2026-07-10T10:00:00Z', who: 'Brann', kind: 'look', text: 'silk: none' },
+    ]);
+    desk('PUT /api/v1/cases/01X/remedy', (a: { headers: Headers }) => {
+      if (a.headers.get('If-Match') === '3') return refusal(412, 'If-Match', 'is old', 'read it again');
+      taken = true;
+      return { body: aCase({ version: 10 }) };
+    });
+    const { client } = shown(<RemedyStep view={aCase()} />, aCase());
+    await screen.findByText(/Keep what is chosen/);
+    await waitFor(() => expect(document.querySelectorAll('.offer.on')).toHaveLength(2));
+    await press('{Enter}');
+    expect(await screen.findByText(/Brann: silk: none/)).toBeTruthy();
+    expect(taken).toBe(false);
+    act(() => {
+      client.setQueryData(['case', '01X'], aCase({ version: 9 }));
+    });
+    await userEvent.click(screen.getByText('Put mine on top'));
+    await waitFor(() => expect(taken).toBe(true));
+  });
+});
+
+describe('how it went', () => {
+  const handed = aCase({
+    stage: 'handed',
+    handover: { token: 't', at: '2026-07-01T10:00:00Z', by: 'Ansel' } as unknown as View['handover'],
+    act: { counts: [12, 7, 31], choice: 'act', pressure: 'heavy' } as unknown as View['act'],
+  });
+  beforeEach(() => desk('GET /api/v1/cases/01X/story', []));
+  it('starts from the count before, and sends the neighbour only when there is one', async () => {
+    desk('POST /api/v1/cases/01X/followup', { ...handed, version: 4 });
+    shown(<Story view={handed} />, handed);
+    expect(screen.getByLabelText('Before, each')).toHaveProperty('value', '16.7');
+    await userEvent.type(screen.getByLabelText('Now, each'), '1,5');
+    await userEvent.click(screen.getByText('Judge it'));
+    await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/followup')).toHaveLength(1));
+    expect(askedAt('POST /api/v1/cases/01X/followup')[0]?.body).toEqual({
+      count: { before: 16.7, after: 1.5, units: 3 },
+      note: '',
+    });
+    await waitFor(() => expect(screen.getByLabelText('Now, each')).toHaveProperty('value', ''));
+  });
+  it('keeps what was typed when the desk cannot be reached', async () => {
+    desk('POST /api/v1/cases/01X/followup', () => {
+      throw new Error('no wifi');
+    });
+    const first = shown(<Story view={handed} />, handed);
+    await userEvent.type(screen.getByLabelText('What they say'), 'clean new leaves');
+    await userEvent.click(screen.getByText('No answer'));
+    expect((await screen.findByRole('alert')).textContent).toContain('cannot be reached');
+    first.unmount();
+    shown(<Story view={handed} />, handed);
+    expect(screen.getByLabelText('What they say')).toHaveProperty('value', 'clean new leaves');
+  });
+});

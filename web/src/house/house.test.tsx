@@ -1,0 +1,146 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { S } from '../api/client';
+import { Problem } from '../api/client';
+import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import House from './House';
+import { Labels } from './Labels';
+import { SchoolRules } from './SchoolRules';
+
+const rules = {
+  labels: { soap: { repeatMinDays: 5, crops: ['bean'] } },
+  policy: { soap: { use: 'heavy', why: 'smells' } },
+  law: {},
+  schools: {},
+} as unknown as S['House'];
+const type = async (label: string, words: string) => {
+  await userEvent.clear(screen.getByLabelText(label));
+  if (words) await userEvent.type(screen.getByLabelText(label), words);
+};
+const choose = async (label: string | RegExp, option: string) => {
+  await userEvent.click(screen.getByRole('combobox', { name: label }));
+  await userEvent.click(within(screen.getByRole('listbox')).getByText(option));
+};
+
+beforeEach(() => {
+  desk('GET /api/v1/vocabulary', vocabulary);
+  desk('GET /api/v1/people', [{ id: 'a', login: 'ansel', name: 'Ansel', role: 'advisor' }]);
+  desk('GET /api/v1/house', () => ({ body: rules, headers: { ETag: '"8"' } }));
+});
+
+describe('the bottles on this shelf', () => {
+  const open = async (kept: (h: S['House']) => void = () => {}, boss = true, error?: Problem) => {
+    show(<Labels rules={rules} boss={boss} error={error} onChange={kept} />);
+    await userEvent.click(await screen.findByText('Insecticidal soap'));
+  };
+  it('show what was written down, beside what is usual', async () => {
+    await open();
+    expect(screen.getByText('gap 5 days · for bean')).toBeTruthy();
+    expect(screen.getByLabelText('Gap, days')).toHaveProperty('value', '5');
+    expect(screen.getByLabelText('Top rate')).toHaveProperty('placeholder', 'usual 20 mL per L');
+    expect(screen.getByLabelText('Most a season')).toHaveProperty('placeholder', 'usual 6');
+  });
+  it('keep what is filled in and nothing else', async () => {
+    const kept = vi.fn();
+    await open(kept);
+    await type('Top rate', ' 12 mL per L ');
+    await type('Gap, days', '');
+    await type('Most a season', '3');
+    await type('Crops it names, by plant, group or family', 'Bean, , Fabaceae');
+    await userEvent.click(screen.getByText('Keep this label'));
+    expect(kept.mock.calls[0]?.[0].labels).toEqual({
+      soap: { high: '12 mL per L', mostPerSeason: 3, crops: ['bean', 'fabaceae'] },
+    });
+  });
+  it('drop a label that is emptied', async () => {
+    const kept = vi.fn();
+    await open(kept);
+    await type('Gap, days', '');
+    await type('Crops it names, by plant, group or family', '');
+    await userEvent.click(screen.getByText('Keep this label'));
+    expect(kept.mock.calls[0]?.[0].labels).toEqual({});
+  });
+  it.each(['a week', '7.5', '-1'])('take no %s for a number of days', async (words) => {
+    const kept = vi.fn();
+    await open(kept);
+    await type('Gap, days', words);
+    expect(screen.getByText('a whole number, like 7')).toBeTruthy();
+    expect(screen.getByText('Keep this label')).toHaveProperty('disabled', true);
+    expect(kept).not.toHaveBeenCalled();
+  });
+  it('mark the field the desk refused', async () => {
+    await open(
+      undefined,
+      true,
+      new Problem(422, 'x', 'x', [{ field: 'labels.soap.low', problem: 'is above', mend: 'swap' }]),
+    );
+    expect(screen.getByLabelText('Lowest rate').getAttribute('aria-invalid')).toBe('true');
+    expect(screen.getByLabelText('Top rate').getAttribute('aria-invalid')).toBe('false');
+  });
+  it('are changed by the coordinator alone', async () => {
+    await open(undefined, false);
+    expect(screen.getByLabelText('Gap, days')).toHaveProperty('disabled', true);
+    expect(screen.getByText('Keep this label')).toHaveProperty('disabled', true);
+  });
+});
+
+describe('where good advisors disagree', () => {
+  it('takes another answer and says which was usual', async () => {
+    const kept = vi.fn();
+    const r = show(<SchoolRules rules={rules} boss onChange={kept} />);
+    expect(await screen.findByText('usual: its strength is known')).toBeTruthy();
+    await choose('Which soap?', 'castile');
+    expect(kept.mock.calls[0]?.[0].schools).toEqual({ soap: 'castile' });
+    r.unmount();
+    show(<SchoolRules rules={{ ...rules, schools: { soap: 'castile' } }} boss={false} onChange={kept} />);
+    expect(await screen.findByText('usual: insecticidal soap')).toBeTruthy();
+    expect(screen.getByText('castile as good')).toBeTruthy();
+  });
+});
+
+describe('the house', () => {
+  const open = async (role: string) => {
+    desk('GET /api/v1/session', { person: { name: 'Odile', role }, desk: {} });
+    show(<House />);
+    await screen.findByText('Local law, by active ingredient').catch(() => undefined);
+    await waitFor(() => expect(document.querySelector('[data-policy=soap]')).toBeTruthy());
+  };
+  it('sends a policy with the version it read, and keeps its reason', async () => {
+    desk('PUT /api/v1/house', rules);
+    await open('coordinator');
+    await choose('Use of Insecticidal soap', 'no');
+    await waitFor(() => expect(askedAt('PUT /api/v1/house')).toHaveLength(1));
+    const sent = askedAt('PUT /api/v1/house')[0];
+    expect(sent?.headers.get('If-Match')).toBe('8');
+    expect(sent?.body).toMatchObject({ policy: { soap: { use: 'no', why: 'smells' } } });
+  });
+  it('keeps a reason when one leaves its field, and only when it changed', async () => {
+    desk('PUT /api/v1/house', rules);
+    await open('coordinator');
+    const why = screen.getByLabelText('Why for Insecticidal soap');
+    await userEvent.click(why);
+    await userEvent.tab();
+    expect(askedAt('PUT /api/v1/house')).toHaveLength(0);
+    await userEvent.clear(why);
+    await userEvent.type(why, 'stains');
+    await userEvent.tab();
+    await waitFor(() => expect(askedAt('PUT /api/v1/house')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/house')[0]?.body).toMatchObject({ policy: { soap: { why: 'stains' } } });
+  });
+  it('reads the rules again when somebody was quicker, and says so', async () => {
+    desk('PUT /api/v1/house', () => refusal(412, 'If-Match', 'is old', 'read it again'));
+    await open('coordinator');
+    const before = askedAt('GET /api/v1/house').length;
+    await choose('Use of Insecticidal soap', 'no');
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    await waitFor(() => expect(askedAt('GET /api/v1/house').length).toBeGreaterThan(before));
+  });
+  it('is read by an advisor, not changed', async () => {
+    await open('advisor');
+    expect(screen.getByRole('combobox', { name: 'Use of Insecticidal soap' }).getAttribute('aria-disabled')).toBe(
+      'true',
+    );
+    expect(screen.getByLabelText('Why for Insecticidal soap')).toHaveProperty('disabled', true);
+  });
+});

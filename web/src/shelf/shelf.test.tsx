@@ -1,0 +1,237 @@
+import { screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { useState } from 'react';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { Problem, S } from '../api/client';
+import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { type Amount, Measure } from './Measure';
+import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput } from './Mixer';
+import { emptyPlace, type PlaceForm, PlacePanel } from './PlacePanel';
+
+const choose = async (label: string | RegExp, option: string, nth = 0) => {
+  await userEvent.click(screen.getAllByRole('combobox', { name: label })[nth] as HTMLElement);
+  await userEvent.click(within(screen.getByRole('listbox')).getByText(option));
+};
+
+beforeEach(() => {
+  desk('GET /api/v1/vocabulary', vocabulary);
+  desk('GET /api/v1/house', { labels: {}, policy: {}, law: {}, schools: {} });
+});
+
+let now: Amount;
+function One({ start }: { start: Amount }) {
+  const [a, set] = useState(start);
+  now = a;
+  return <Measure label="Holds" name="m" units={['L', 'US fl oz']} value={a} set={set} />;
+}
+let mix: MixForm;
+function Fields({ start, only }: { start: Partial<MixForm>; only?: string[] }) {
+  const [f, set] = useState<MixForm>({ ...emptyMix, ...start });
+  mix = f;
+  return <MixFields form={f} set={set} only={only} />;
+}
+function Place({ start }: { start: Partial<PlaceForm> }) {
+  const [f, set] = useState<PlaceForm>({ ...emptyPlace, ...start });
+  return <PlacePanel form={f} set={set} />;
+}
+
+describe('a measure', () => {
+  it('switches to the same physical amount and keeps it exactly', async () => {
+    desk('POST /api/v1/convert', { number: '33.814', exact: '100000000/2957353', unit: 'US fl oz' });
+    show(<One start={{ number: '1', unit: 'L' }} />);
+    await choose('unit', 'US fl oz');
+    await waitFor(() => expect(now.number).toBe('33.814'));
+    expect(askedAt('POST /api/v1/convert')[0]?.body).toEqual({ amount: '1 L', to: 'US fl oz' });
+    desk('POST /api/v1/convert', { number: '1', exact: '1', unit: 'L' });
+    await choose('unit', 'L');
+    await waitFor(() => expect(now.unit).toBe('L'));
+    expect(askedAt('POST /api/v1/convert')[1]?.body, 'the exact amount goes back, not the rounded one').toEqual({
+      amount: '100000000/2957353 US fl oz',
+      to: 'L',
+    });
+  });
+  it('forgets the exact value when somebody types over it', async () => {
+    show(<One start={{ number: '33.814', unit: 'US fl oz', exact: '100000000/2957353' }} />);
+    const field = screen.getByLabelText('Holds');
+    await userEvent.clear(field);
+    await userEvent.type(field, '32');
+    expect(now).toEqual({ number: '32', unit: 'US fl oz' });
+  });
+  it('asks nobody about an empty number', async () => {
+    show(<One start={{ number: '', unit: 'L' }} />);
+    await choose('unit', 'US fl oz');
+    expect(now).toEqual({ number: '', unit: 'US fl oz' });
+    expect(askedAt('POST /api/v1/convert')).toHaveLength(0);
+  });
+  it('says why it cannot switch, and changes nothing', async () => {
+    desk('POST /api/v1/convert', () => refusal(422, 'amount', '"lots" is not a number', 'write it in figures'));
+    show(<One start={{ number: 'lots', unit: 'L' }} />);
+    await choose('unit', 'US fl oz');
+    expect(await screen.findByText(/is not a number/)).toBeTruthy();
+    expect(now).toEqual({ number: 'lots', unit: 'L' });
+  });
+});
+
+describe('what the mixer sends', () => {
+  const form: MixForm = { ...emptyMix, remedy: 'soap' };
+  it('one filling where no more is asked for', () => {
+    expect(mixInput(form)).toEqual({ remedy: 'soap', use: 'middle', volume: '1 L', sprayer: '1 L', spoons: 'metric' });
+  });
+  it('the label in hand, the second part, the stock and the times', () => {
+    expect(
+      mixInput({
+        ...form,
+        use: 'custom',
+        custom: '15 mL per L',
+        volume: '2',
+        vUnit: 'US gal',
+        beside: 'alcohol',
+        bothLabels: true,
+        stock: '96',
+        times: '3',
+      }),
+    ).toMatchObject({
+      use: '15 mL per L',
+      volume: '2 US gal',
+      with: [{ remedy: 'alcohol', use: 'middle' }],
+      bothLabels: true,
+      stock: '96',
+      treatments: 3,
+    });
+  });
+  it('the exact amount behind a switched unit', () => {
+    expect(mixInput({ ...form, sprayer: '33.814', sUnit: 'US fl oz', sExact: '1000/29' }).sprayer).toBe(
+      '1000/29 US fl oz',
+    );
+  });
+});
+
+describe('the fields of a mix', () => {
+  it('show the usual range, and this desk’s own bottle where there is one', async () => {
+    const first = show(<Fields start={{ remedy: 'soap' }} />);
+    expect(await screen.findByText(/usual label range of 10 mL per L to 20 mL per L/)).toBeTruthy();
+    first.unmount();
+    desk('GET /api/v1/house', { labels: { soap: { high: '12 mL per L' } } });
+    show(<Fields start={{ remedy: 'soap' }} />);
+    expect(await screen.findByText(/10 mL per L to 12 mL per L of the bottle on this shelf/)).toBeTruthy();
+  });
+  it('ask for the strength of the bottle only where a strength is thinned', async () => {
+    show(<Fields start={{ remedy: 'soap' }} />);
+    await screen.findByText(/usual label range/);
+    expect(screen.queryByLabelText('The bottle says, per cent')).toBeNull();
+    await choose('What is mixed', 'Alcohol, cut and dabbed');
+    expect(screen.getByLabelText('The bottle says, per cent')).toHaveProperty('placeholder', '70');
+    await userEvent.type(screen.getByLabelText('The bottle says, per cent'), '96');
+    await choose('What is mixed', 'Insecticidal soap');
+    expect(mix.stock, 'another bottle, another strength').toBe('');
+  });
+  it('ask for both labels anew with each second part', async () => {
+    show(<Fields start={{ remedy: 'soap', beside: 'alcohol', bothLabels: true }} />);
+    expect(await screen.findByRole('checkbox')).toHaveProperty('checked', true);
+    await choose('In the same tank', 'nothing else');
+    expect(screen.queryByRole('checkbox')).toBeNull();
+    expect(mix.bothLabels).toBe(false);
+  });
+  it('offer only what was chosen, and nothing that is not mixed', async () => {
+    show(<Fields start={{}} only={['soap', 'iron-bait']} />);
+    await waitFor(() => expect(askedAt('GET /api/v1/vocabulary')).toHaveLength(1));
+    await userEvent.click(screen.getByRole('combobox', { name: 'What is mixed' }));
+    await waitFor(() => expect(screen.getAllByRole('option').map((o) => o.textContent)).toEqual(['Insecticidal soap']));
+  });
+  it('take the need of the plants over as the mix wanted', async () => {
+    desk('POST /api/v1/need', { text: '1.5 L', rule: 'estimated' });
+    show(<Fields start={{ remedy: 'soap', vExact: '7/3' }} />);
+    await userEvent.click(screen.getByText('How much for these plants?'));
+    await userEvent.type(screen.getByLabelText('cm high'), '80');
+    await userEvent.type(screen.getByLabelText('cm wide'), '60,5');
+    await userEvent.click(await screen.findByText('Use it'));
+    expect(askedAt('POST /api/v1/need').at(-1)?.body).toEqual({
+      plants: [{ count: 1, heightCm: 80, widthCm: 60.5, leaf: 'ordinary' }],
+    });
+    expect(mix).toMatchObject({ volume: '1.5', vUnit: 'L', vExact: '' });
+  });
+});
+
+const plan = {
+  fillings: 2,
+  tanks: [
+    {
+      count: 2,
+      text: '1 L',
+      ml: 1000,
+      waterText: '985 mL',
+      waterMl: 985,
+      doses: [
+        {
+          name: 'Insecticidal soap',
+          text: '15 mL',
+          ml: 15,
+          spoons: { text: '1 tbsp', ml: 15, errorPct: 0, spoons: [{ name: 'tbsp', count: 1 }] },
+        },
+      ],
+      steps: [],
+    },
+  ],
+  marks: [{ name: 'Insecticidal soap', rate: '15 mL per L', low: '10 mL per L', high: '20 mL per L', share: 0.5 }],
+  warnings: ['weigh it'],
+  order: ['Half fill the sprayer.', 'Add the soap.'],
+  buy: [{ name: 'Insecticidal soap', text: '30 mL' }],
+  leftOver: 'nothing is left over',
+};
+const mixed = { plan, treatments: 1, mind: ['this house does not recommend it'] } as unknown as S['Mixed'];
+
+describe('the answer', () => {
+  it('gives measures, spoons, order and what to buy', () => {
+    const { container } = show(<MixAnswer mixed={mixed} />);
+    const text = container.textContent ?? '';
+    for (const part of [
+      '2 fillings of 1 L',
+      '15 mL insecticidal soap',
+      '1 tbsp',
+      'exact',
+      '985 mL of water',
+      'label low 10 mL per L',
+      'weigh it',
+      'Half fill',
+      'One treatment uses 30 mL of insecticidal soap; nothing is left over',
+    ])
+      expect(text).toContain(part);
+  });
+  it('tells the advisor what the house thinks, and the grower not', () => {
+    const first = show(<MixAnswer mixed={mixed} />);
+    expect(first.container.textContent).toContain('does not recommend');
+    first.unmount();
+    expect(show(<MixAnswer mixed={mixed} forGrower />).container.textContent).not.toContain('does not recommend');
+  });
+  it('names what may not share a tank rather than a field', () => {
+    const error = {
+      message: 'x',
+      errors: [{ field: 'with[0]', problem: 'oil and sulfur never go into one tank', mend: 'spray them apart' }],
+    } as unknown as Problem;
+    show(<MixAnswer error={error} />);
+    expect(screen.getByRole('alert').textContent).toBe('oil and sulfur never go into one tank. Spray them apart.');
+  });
+  it('says what to do first', () => {
+    expect(show(<MixAnswer />).container.textContent).toContain('Choose what is mixed');
+  });
+});
+
+describe('without water', () => {
+  it('asks for the area and names what is strewn, how much, and what to mind', async () => {
+    desk('POST /api/v1/place', {
+      placed: { text: '10.5 g', range: '6 g to 15 g', lines: [] },
+      mind: ['local law restricts it'],
+    });
+    const { container } = show(<Place start={{ remedy: 'iron-bait' }} />);
+    await userEvent.type(await screen.findByLabelText('Over an area of'), '3');
+    await waitFor(() => expect(container.textContent).toContain('Iron phosphate bait, thinly strewn: 10.5 g'));
+    expect(container.textContent).toContain('local law restricts it');
+    expect(askedAt('POST /api/v1/place').at(-1)?.body).toMatchObject({ remedy: 'iron-bait', area: '3 m2' });
+  });
+  it('offers only what has an amount for a place', async () => {
+    show(<Place start={{}} />);
+    await waitFor(() => expect(askedAt('GET /api/v1/vocabulary')).toHaveLength(1));
+    await userEvent.click(screen.getByRole('combobox'));
+    await waitFor(() => expect(screen.getAllByRole('option')).toHaveLength(1));
+  });
+});
