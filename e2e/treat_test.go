@@ -138,7 +138,7 @@ func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
 	assert.True(t, off, "a gap that is no number is not kept")
 	p.fill(`input[name=label-gap]`, "9")
 	p.click(`[data-do=keep-label]`)
-	p.read("4 mL per L to 5 mL per L · gap 9 days")
+	p.read("from 4 mL per L · up to 5 mL per L · gap 9 days")
 	p.chooseIn(`[data-house-school=aim] [role=combobox]`, "eradicate")
 	p.read("Kept. Open cases see it at once.")
 

@@ -107,6 +107,20 @@ func Steps(f Facts) []Step {
 	return steps
 }
 
+// MayChange says why a kind of change cannot be made now, nil when it can. What
+// was handed over stands until the next round, so that the grower's page and
+// the case agree; a verdict may change at any time, for a laboratory may answer
+// late. What is closed rests until it is opened again.
+func MayChange(f Facts, kind string) error {
+	switch {
+	case f.Closed && kind != "reopen" && kind != "close":
+		return fault.New("", "the case is closed", "open it again first")
+	case f.HandedOver && (kind == "act" || kind == "remedy" || kind == "mix" || kind == "days"):
+		return fault.New("", "this round is handed over", "start the next round on the Story step, or change the verdict")
+	}
+	return nil
+}
+
 // MayHandOver says why a case cannot go to the grower yet, nil when it can.
 func MayHandOver(f Facts) error {
 	switch {

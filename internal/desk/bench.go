@@ -46,9 +46,6 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l
 		}
 	}
 	return s.change(ctx, who, id, from, "look", func(c *Case) (string, error) {
-		if c.Closing != nil {
-			return "", fault.New("", "the case is closed", "open it again first")
-		}
 		i := slices.IndexFunc(c.Looks, func(x LookRecord) bool { return x.Finding == l.Finding })
 		if l.State == "" {
 			if i >= 0 {
@@ -127,8 +124,16 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 				v.P = cand.P
 			}
 		}
+		if c.Handover != nil && who.Role == "trainee" {
+			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
+		}
+		again := ""
 		if c.Verdict != nil && c.Verdict.Cause != in.Cause {
 			c.Act, c.Treatment, c.Mix, c.Days, c.Doses = nil, nil, nil, nil, []Dosed{} // they answered another question
+			if c.Handover != nil {
+				c.Handover, c.AskOn = nil, ""
+				again = "; the grower's page is to be handed over anew"
+			}
 		}
 		c.Verdict = &v
 		text := in.Degree + ": "
@@ -143,7 +148,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if in.Note != "" {
 			text += " (" + in.Note + ")"
 		}
-		return text, nil
+		return text + again, nil
 	})
 }
 

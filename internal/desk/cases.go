@@ -121,6 +121,9 @@ func (s *Service) changeWith(ctx context.Context, who Person, id string, from in
 	if err != nil {
 		return View{}, err
 	}
+	if err := casework.MayChange(s.facts(&c.Doc), kind); err != nil {
+		return View{}, err
+	}
 	text, err := f(&c)
 	if err != nil {
 		return View{}, err
@@ -157,7 +160,9 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	} else if len(c.Looks) > 0 {
 		row.Certainty = .15
 	}
-	if c.Handover != nil {
+	if c.Page != nil {
+		row.Token = c.Page.Token
+	} else if c.Handover != nil {
 		row.Token = c.Handover.Token
 	}
 	if c.Closing != nil {

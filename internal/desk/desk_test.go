@@ -164,3 +164,83 @@ func TestBadIntakeNamesEachField(t *testing.T) {
 		assert.True(t, fields[f], f)
 	}
 }
+
+func TestTheGrowersPageStandsUntilTheNextHandOver(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	token := b.v.Handover.Token
+	page := func() desk.Sheet {
+		s, err := b.SheetByToken(ctx, token)
+		require.NoError(t, err)
+		return s
+	}
+	first := page()
+	assert.NotNil(t, first.Mix)
+	_, err := b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, "")
+	assert.ErrorContains(t, err, "handed over")
+	_, err = b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 4})
+	assert.ErrorContains(t, err, "handed over")
+
+	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "bring back"))
+	assert.Equal(t, first, page(), "what the grower holds does not go while the next round is worked out")
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "drought", Degree: "working", Note: "no mite left"}))
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"even-water"}, ""))
+	assert.Equal(t, first, page())
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+	assert.Equal(t, token, b.v.Handover.Token, "the link holds")
+	assert.Equal(t, "Drought stress", page().Title)
+	assert.Nil(t, page().Mix)
+}
+
+func TestALateVerdictKeepsItsReasonAndIsHandedOverAnew(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	was := b.v
+	_, err := b.SetVerdict(ctx, desk.Person{Name: "Wren", Role: "trainee"}, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "drought", Degree: "working", Note: "dry"})
+	assert.ErrorContains(t, err, "ask an advisor")
+
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "settled", Note: "the lens agrees"}))
+	assert.Equal(t, "handed", string(b.v.Stage), "surer of the same is no new page")
+	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "mosaic-virus", Degree: "working", Note: "the laboratory answered"}))
+	assert.Equal(t, "bench", string(b.v.Stage))
+	assert.Nil(t, b.v.Treatment)
+	story, err := b.Story(ctx, b.v.ID)
+	require.NoError(t, err)
+	last := story[len(story)-1].Text
+	assert.Contains(t, last, "the laboratory answered")
+	assert.Contains(t, last, "handed over anew")
+	s, err := b.SheetByToken(ctx, was.Handover.Token)
+	require.NoError(t, err)
+	assert.Equal(t, "Two-spotted spider mite", s.Title, "until then the grower has the old one")
+	b.keep(b.Undo(ctx, b.who, b.v.ID, b.v.Version))
+	assert.Equal(t, "handed", string(b.v.Stage))
+}
+
+func TestAClosedCaseRests(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.treated(bean)
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, "better", ""))
+	for name, try := range map[string]func() error{
+		"look": func() error {
+			_, err := b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "silk", State: "none"})
+			return err
+		},
+		"verdict": func() error {
+			_, err := b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "drought", Degree: "open", Note: "x"})
+			return err
+		},
+		"intake": func() error { _, err := b.SetIntake(ctx, b.who, b.v.ID, b.v.Version, bean); return err },
+		"followup": func() error {
+			_, err := b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Silent: true})
+			return err
+		},
+		"round": func() error { _, err := b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "repeat"); return err },
+	} {
+		assert.ErrorContains(t, try(), "closed", name)
+	}
+	b.keep(b.Reopen(ctx, b.who, b.v.ID, b.v.Version))
+	assert.Equal(t, "handed", string(b.v.Stage))
+}

@@ -62,16 +62,20 @@ type Sheet struct {
 	Token    string      `json:"token,omitempty"`
 }
 
-// Sheet prepares the page as it would be handed over now.
+// Sheet is the page as it was handed over, or as it would be now.
 func (s *Service) Sheet(ctx context.Context, id string) (Sheet, error) {
 	v, err := s.View(ctx, id)
 	if err != nil {
 		return Sheet{}, err
 	}
+	if v.Handover != nil && v.Page != nil {
+		return v.Page.Sheet, nil
+	}
 	return s.sheet(ctx, &v.Case)
 }
 
-// SheetByToken is the grower's own page, without an account.
+// SheetByToken is the grower's own page, without an account: what was handed
+// over last, whatever is being worked out on the bench.
 func (s *Service) SheetByToken(ctx context.Context, token string) (Sheet, error) {
 	if len(token) < 20 {
 		return Sheet{}, ErrNotFound
@@ -83,6 +87,9 @@ func (s *Service) SheetByToken(ctx context.Context, token string) (Sheet, error)
 	c, err := unrow(row)
 	if err != nil {
 		return Sheet{}, err
+	}
+	if c.Page != nil {
+		return c.Page.Sheet, nil
 	}
 	return s.sheet(ctx, &c)
 }
@@ -311,8 +318,8 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			}
 		}
 		token := randomText(24)
-		if c.Handover != nil {
-			token = c.Handover.Token
+		if c.Page != nil {
+			token = c.Page.Token // the grower's link holds
 		}
 		c.AskOn = casework.AskOn(today, days, effectDays, f.Refer).Format(remedy.DateLayout)
 		c.Round++
@@ -320,6 +327,11 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 		if c.Treatment != nil && !f.Refer {
 			c.Given = append(c.Given, s.given(c, today)...)
 		}
+		sheet, err := s.sheet(ctx, c)
+		if err != nil {
+			return "", err
+		}
+		c.Page = &Page{Token: token, Sheet: sheet}
 		return "handed over; ask on " + spokenDay(c.AskOn), nil
 	})
 }

@@ -131,6 +131,13 @@ type Handover struct {
 	AskOn string    `json:"askOn"`
 }
 
+// Page is what the grower holds: the sheet as it was last handed over. It stays
+// at its address while the next round is worked out.
+type Page struct {
+	Token string `json:"token"`
+	Sheet Sheet  `json:"sheet"`
+}
+
 // FollowUp is one time the grower was asked.
 type FollowUp struct {
 	At     time.Time          `json:"at"`
@@ -162,6 +169,7 @@ type Doc struct {
 	Doses     []Dosed      `json:"doses"`
 	Days      *Days        `json:"days,omitempty"`
 	Handover  *Handover    `json:"handover,omitempty"`
+	Page      *Page        `json:"page,omitempty"`
 	FollowUps []FollowUp   `json:"followUps"`
 	Round     int          `json:"round"` // rounds of treatment handed over
 	AskOn     string       `json:"askOn,omitempty"`

@@ -131,6 +131,10 @@ func TestEveryChangeAsksForTheVersionOneRead(t *testing.T) {
 		assert.Equal(t, 404, c.call(method, "/api/v1/cases/nowhere"+at, body, "If-Match", stale).Status, "%s on no case", path)
 	}
 	assert.Equal(t, h.v.Header.Get("ETag"), c.call("GET", h.path, nil).Header.Get("ETag"), "nothing was changed")
+	for _, path := range []string{h.path, "/api/v1/house", "/api/v1/identity"} {
+		plain, packed := c.call("GET", path, nil), c.call("GET", path, nil, "Accept-Encoding", "gzip, br")
+		assert.Equal(t, plain.Header.Get("ETag"), packed.Header.Get("ETag"), "%s: a browser reads the same version", path)
+	}
 }
 
 func TestSearchTakesAnyWords(t *testing.T) {

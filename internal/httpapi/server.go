@@ -50,7 +50,7 @@ func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
 	})
 	s.App.Use(s.headers)
 	s.App.Use(s.access)
-	s.App.Use(compress.New())
+	s.App.Use(compress.New(compress.Config{Next: uncompressed}))
 	s.App.Get("/healthz", s.healthz)
 	config := huma.DefaultConfig("Botanik", "1.0.0")
 	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
@@ -60,6 +60,13 @@ func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
 	s.routes()
 	s.App.Use(s.static)
 	return s
+}
+
+// uncompressed is what travels as it is: answers that carry a version in their
+// ETag, which compressing would replace by one of its own. The page and the
+// vocabulary, which are large, carry none.
+func uncompressed(c fiber.Ctx) bool {
+	return strings.HasPrefix(c.Path(), "/api/") && c.Path() != "/api/v1/vocabulary"
 }
 
 func (s *Server) healthz(c fiber.Ctx) error {

@@ -1310,6 +1310,10 @@ export interface components {
             /** Format: double */
             topP: number;
         };
+        Page: {
+            sheet: components["schemas"]["Sheet"];
+            token: string;
+        };
         Pair: {
             causes: string[];
             /** Format: double */
@@ -1892,6 +1896,7 @@ export interface components {
             mayUndo?: string;
             mix?: components["schemas"]["Mixed"];
             number: string;
+            page?: components["schemas"]["Page"];
             photos: components["schemas"]["Photo"][];
             reading: components["schemas"]["Ranking"];
             /** Format: int64 */

@@ -210,6 +210,17 @@ function One({ id, step }: { id: string; step?: string }) {
             <Link to={`/bench/${id}/remedy`}>Look at the ladder again</Link>
           </div>
         )}
+        {view.handover && !view.closing && ['act', 'remedy', 'mix', 'days'].includes(now) && (
+          <div className="notice pond" style={{ marginBottom: 10 }} data-handed>
+            <b>This round is handed over,</b> and the grower holds its page. To do something else,{' '}
+            <Link to={`/bench/${id}/story`}>start the next round</Link>.
+          </div>
+        )}
+        {view.closing && !['look', 'story', 'in'].includes(now) && (
+          <div className="notice" style={{ marginBottom: 10 }}>
+            <b>The case is closed.</b> <Link to={`/bench/${id}/story`}>Open it again</Link> to change it.
+          </div>
+        )}
         <Pane view={view} key={`${id}${now}`} />
       </main>
       <KeyLine end={`kept ${clock(view.updatedAt)} · ${session.data?.person.name}, ${session.data?.person.role}`} />

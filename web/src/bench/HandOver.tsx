@@ -76,6 +76,12 @@ export function HandOver({ view }: { view: View }) {
             Hand it over&nbsp;<kbd>Enter</kbd>
           </Button>
         )}
+        {!view.handover && view.page && (
+          <div className="notice pond" data-old-page>
+            Until then the grower holds the page of the last round, at{' '}
+            <a href={`/p/${view.page.token}`}>the same address</a>.
+          </div>
+        )}
         <Button variant="outlined" onClick={() => window.print()}>
           Print&nbsp;<kbd>p</kbd>
         </Button>
