@@ -215,6 +215,12 @@ type Remedy struct {
 	From       string             `json:"from,omitempty" yaml:"-"`
 }
 
+// Outgrown says whether pests can outgrow its way of killing: a numbered group of
+// the public resistance codes. Suffocating and drying (groups UN-) cannot be.
+func (r *Remedy) Outgrown() bool {
+	return r.Mode != "" && r.Mode[0] >= '0' && r.Mode[0] <= '9'
+}
+
 // Conflict keeps two remedies apart by days, one figure for each order, and
 // says whether they may share a tank.
 type Conflict struct {

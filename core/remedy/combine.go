@@ -69,7 +69,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 	}
 	for _, sp := range sprays {
 		switch {
-		case sp.Mode != "" && sp.Mode[0] >= '0' && sp.Mode[0] <= '9':
+		case sp.Outgrown():
 			say("%s works by group %s: if it has to be done again, change to another way of killing.", sp.Name, sp.Mode)
 		case sp.Kills["egg"] < .2 && slices.Contains(c.Stages, "egg") && sp.Kills["young"] > 0:
 			say("%s spares eggs: what hatches after needs the next round.", sp.Name)

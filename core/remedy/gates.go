@@ -267,7 +267,7 @@ func repeats(g *gateInput) []Reason {
 // rotation looks at the last treatments with a resistance group: nerve and
 // growth modes can be outgrown, suffocation cannot (groups that begin UN-).
 func rotation(g *gateInput) []Reason {
-	if len(g.r.Mode) == 0 || g.r.Mode[0] < '0' || g.r.Mode[0] > '9' {
+	if !g.r.Outgrown() {
 		return nil
 	}
 	list := slices.Clone(g.s.Earlier)

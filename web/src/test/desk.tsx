@@ -8,7 +8,7 @@ import { KeyHost } from '../ui/keys';
 /** What a test's desk was asked, in order. */
 export type Asked = { at: string; body: unknown; headers: Headers };
 type Answer = { status?: number; body: unknown; headers?: Record<string, string> };
-type Reply = (a: Asked) => Answer;
+type Reply = (a: Asked) => Answer | Promise<Answer>;
 
 let replies: Record<string, Reply> = {};
 export let asked: Asked[] = [];
@@ -36,7 +36,7 @@ export async function answer(r: Request): Promise<Response> {
   asked.push(a);
   const reply = replies[at];
   if (!reply) throw new Error(`the test's desk knows no answer to ${at}`);
-  const { status = 200, body, headers } = reply(a);
+  const { status = 200, body, headers } = await reply(a);
   return new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json', ...headers } });
 }
 

@@ -35,13 +35,15 @@ export function KeyHost({ children }: { children: ReactNode }) {
         if (e.key === 'Escape' && inField(e.target)) (e.target as HTMLElement).blur();
         return;
       }
-      // Enter on a button or link is that button's own; an answer is given with Space or its digit.
+      // Enter on a button or link is that button's own; an answer or a chip is given with Space or its digit,
+      // so that Enter keeps what was chosen, by mouse as well.
       const at = e.target;
       if (
         e.key === 'Enter' &&
         at instanceof HTMLElement &&
         ['BUTTON', 'A'].includes(at.tagName) &&
-        at.getAttribute('role') !== 'radio'
+        at.getAttribute('role') !== 'radio' &&
+        !at.hasAttribute('aria-pressed')
       )
         return;
       e.preventDefault();

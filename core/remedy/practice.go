@@ -1,0 +1,77 @@
+package remedy
+
+import (
+	"slices"
+	"strings"
+
+	"botanik/core/knowledge"
+)
+
+// Hour is the hour of spraying under the school chosen ("by-pest", "evening" or
+// "morning"), in words for the grower. Whatever it is, nothing goes on open
+// flowers by day, and a fungus wants leaves dry by night.
+func Hour(school string, fungus, bloom bool) string {
+	const (
+		evening = "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
+		morning = "On a dry calm morning, early, so that the leaves dry before night; never in hot sun."
+	)
+	switch {
+	case bloom && fungus:
+		return "Very early on a dry calm morning, before bees fly, and not onto open flowers; the leaves have to dry before night."
+	case bloom:
+		return "Only late in the evening, when bees are home, and not onto open flowers."
+	case school == "morning" || school != "evening" && fungus:
+		return morning
+	case fungus:
+		return "Towards evening, but early enough that the leaves are dry before night; never in hot sun."
+	}
+	return evening
+}
+
+// Disposal says where what was cut off goes, in words for the grower. The school
+// chosen may bag what could be composted, or compost leaf spots hot; what lives
+// on in a heap (viruses, wilts, root rots, galls, bacteria) and what is regulated
+// is never composted.
+func Disposal(k *knowledge.Cause, school string) string {
+	where := k.Disposal
+	stays := k.Class == "virus" || k.Regulated != "" || slices.Contains(k.Parts, "root") || slices.Contains(k.Parts, "stem") || k.Class == "bacterium"
+	switch {
+	case school == "bag" && k.Kind == "disease" && (where == "compost" || where == "hot compost"):
+		where = "bag"
+	case school == "compost" && k.Kind == "disease" && where == "bag" && !stays:
+		where = "hot compost"
+	}
+	text := map[string]string{"bag": "Put what you cut off in a tied bag in the bin, not on the compost.", "compost": "What you cut off may go on the compost.", "hot compost": "What you cut off may go on a hot compost only.", "as local rules say": "Keep all plant parts until the authority tells you what to do with them."}[where]
+	if where == "as local rules say" && k.Regulated == "" {
+		text = "What you cut off goes where local rules say, not on the compost."
+	}
+	if k.DisposalNote != "" {
+		text += " " + strings.ToUpper(k.DisposalNote[:1]) + k.DisposalNote[1:] + "."
+	}
+	return text
+}
+
+// Dormant reckons whether a plant that drops its leaves stands without them in a
+// month (1 to 12): December to February in the north, June to August in the
+// south (judgement). Who sees the plant can say otherwise.
+func Dormant(h *knowledge.Host, month int, south bool) bool {
+	if h == nil || !h.Dormant {
+		return false
+	}
+	if south {
+		month = (month+5)%12 + 1
+	}
+	return month == 12 || month <= 2
+}
+
+// Warmth is the temperature at a place, in °C, where it is outdoors °C outside:
+// a room is kept at 20, a greenhouse stands 6 above the air (both judgement).
+func Warmth(place string, outdoors float64) float64 {
+	switch place {
+	case "indoors":
+		return 20
+	case "greenhouse":
+		return outdoors + 6
+	}
+	return outdoors
+}

@@ -1,0 +1,131 @@
+package desk
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/core/lifecycle"
+	"botanik/core/remedy"
+)
+
+// DaysInput asks for the treatment days of a round.
+type DaysInput struct {
+	Start string `json:"start,omitempty" doc:"first day, YYYY-MM-DD; today when left out"`
+	Count int    `json:"count,omitempty" minimum:"0" maximum:"12" doc:"treatments in this round; 3 when left out"`
+	Gap   int    `json:"gapDays,omitempty" minimum:"0" maximum:"60" doc:"a fixed rhythm; computed when left out"`
+}
+
+// PlanDays works the days out without writing them.
+func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (Days, error) {
+	v, err := s.View(ctx, id)
+	if err != nil {
+		return Days{}, err
+	}
+	return s.planDays(ctx, &v.Case, in)
+}
+
+func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, error) {
+	if c.Treatment == nil {
+		return Days{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
+	}
+	ident, _, err := s.Identity(ctx)
+	if err != nil {
+		return Days{}, err
+	}
+	house, _, err := s.HouseRules(ctx)
+	if err != nil {
+		return Days{}, err
+	}
+	r := s.repeated(c)
+	if r == nil {
+		return Days{}, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
+	}
+	start := s.today(ident)
+	if in.Start != "" {
+		if start, err = time.Parse(remedy.DateLayout, in.Start); err != nil {
+			return Days{}, fault.New("start", fmt.Sprintf("%q is not a day", in.Start), "write it as YYYY-MM-DD")
+		}
+		if start.Before(s.today(ident)) {
+			return Days{}, fault.New("start", "lies in the past", "start today or later")
+		}
+	}
+	lab := house.Labels[r.ID]
+	req := lifecycle.RepeatRequest{Start: start, GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, Want: 3, School: in.Gap, Kills: r.Kills["egg"]}
+	if lab.Most > 0 && (req.Most == 0 || lab.Most < req.Most) {
+		req.Most = lab.Most
+	}
+	if in.Count > 0 {
+		req.Want = in.Count
+	}
+	school := ""
+	if in.Gap == 0 {
+		sit := remedy.Situation{House: house, Schools: c.Schools}
+		for _, x := range remedy.Schools(s.Base, sit) {
+			if x.School == "rhythm" && x.Option != "computed" {
+				school = x.Option
+				// A preset never undercuts the label: it is moved out to the shortest gap.
+				if days := map[string]int{"dense": 3, "weekly": 7, "ten": 9, "fortnight": 14}[x.Option]; days > 0 {
+					req.School = max(days, req.GapMin)
+				}
+			}
+		}
+		req.Burst = school == "burst"
+	}
+	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
+		if t.Remedy == r.ID {
+			req.Used++
+		}
+	}
+	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
+		temp := 20.0
+		if c.Intake.Place != "indoors" {
+			temp = s.weather(ident).Mean(start, 14)
+		}
+		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), temp)
+		if err != nil {
+			return Days{}, err
+		}
+		req.Window = &w
+	}
+	sched, err := lifecycle.Repeats(req)
+	if err != nil {
+		return Days{}, err
+	}
+	out := Days{Start: start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	if school != "" {
+		out.Notes = append([]string{"The rhythm chosen here: " + s.Base.School("rhythm").Option(school).Name + ", kept inside the label."}, out.Notes...)
+	}
+	for _, d := range sched.Days {
+		out.On = append(out.On, d.Format(remedy.DateLayout))
+	}
+	return out, nil
+}
+
+// repeated is the chosen remedy whose days are planned: the harshest one that
+// has a rhythm.
+func (s *Service) repeated(c *Case) *knowledge.Remedy {
+	var best *knowledge.Remedy
+	for _, id := range c.Treatment.Remedies {
+		if r := s.Base.Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
+			best = r
+		}
+	}
+	return best
+}
+
+// SetDays keeps the days of this round.
+func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
+	return s.change(ctx, who, id, from, "days", func(c *Case) (string, error) {
+		d, err := s.planDays(ctx, c, in)
+		if err != nil {
+			return "", err
+		}
+		d.By = who.Name
+		c.Days = &d
+		return fmt.Sprintf("%d treatments, every %d days from %s", len(d.On), d.Gap, d.Start), nil
+	})
+}

@@ -1,0 +1,264 @@
+import { QueryClient } from '@tanstack/react-query';
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { View } from '../api/client';
+import { useCase } from '../api/hooks';
+import { type Asked, aCase, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { Look } from './Look';
+import { VerdictStep } from './VerdictStep';
+
+const find = (id: string, part: string, over: object = {}) => ({
+  id,
+  name: id,
+  short: id,
+  topic: 'who is there',
+  part,
+  how: 'eye',
+  minutes: 0.3,
+  states: [
+    { id: 'yes', name: 'yes', said: `${id} seen`, background: 'seldom' },
+    { id: 'no', name: 'none', background: 'often', absent: true },
+  ],
+  ...over,
+});
+const findings = [
+  find('flecks', 'leaf', { name: 'Pale flecks', topic: 'colour and flecks' }),
+  find('walkers', 'leaf', { name: 'Specks that walk', where: 'underside', how: 'lens' }),
+  find('eggs', 'leaf', { name: 'Eggs', where: 'underside', how: 'lens' }),
+  find('bark', 'stem', { name: 'Bark' }),
+];
+const reading = {
+  looked: 0,
+  leader: '',
+  verdict: 'open',
+  candidates: [],
+  alarms: [],
+  groups: [],
+  why: [],
+  tilt: [],
+  tiltTotal: 0,
+  next: [{ finding: 'walkers', name: 'Specks that walk', outcomes: [], score: 1, bits: 1, minutes: 1 }],
+  noneFits: false,
+  rival: '',
+  pairs: [],
+  stop: '',
+};
+const view = (over: Partial<View> = {}) =>
+  aCase({ reading: reading as unknown as View['reading'], photos: [], ...over });
+const shown = (ui: React.ReactNode, v: View) => {
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  client.setQueryData(['case', v.id], v);
+  return show(ui, client);
+};
+/** The step as the bench shows it: of whatever the page now holds of the case. */
+function Live({ id }: { id: string }) {
+  const { data } = useCase(id);
+  return data ? <Look view={data} /> : null;
+}
+const line = (id: string) => document.querySelector(`[data-finding=${id}]`) as HTMLElement;
+const state = (id: string, s: string) => line(id).querySelector(`[data-state=${s}]`) as HTMLElement;
+const press = (k: string) => userEvent.keyboard(k);
+
+beforeEach(() => {
+  desk('GET /api/v1/vocabulary', { ...vocabulary, findings });
+  desk('GET /api/v1/session', {
+    person: { name: 'Ansel', role: 'advisor' },
+    desk: { lab: 'the laboratory' },
+    now: '2026-07-11',
+  });
+});
+
+describe('looking', () => {
+  const look = (a: Asked) => ({
+    body: view({
+      version: Number(a.headers.get('If-Match')) + 1,
+      looks: [{ finding: a.at.split('/').pop(), ...(a.body as object) }] as never,
+    }),
+  });
+  const open = async () => {
+    for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);
+    desk('GET /api/v1/cases/01X', view());
+    shown(<Live id="01X" />, view());
+    await waitFor(() => expect(line('flecks')).toBeTruthy());
+  };
+  it('answers the line it stands on by digit, and goes on to the next', async () => {
+    await open();
+    await press('f');
+    expect(line('walkers').classList.contains('at')).toBe(true);
+    await press('2');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')[0]?.body).toEqual({ state: 'no', certainty: 'sure' });
+    expect(line('eggs').classList.contains('at')).toBe(true);
+    expect(state('walkers', 'no').getAttribute('aria-checked')).toBe('true');
+  });
+  it('speaks of the answer just given with t, g and y', async () => {
+    await open();
+    await press('f');
+    await press('1');
+    await press('t');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')).toHaveLength(2));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')[1]?.body).toMatchObject({ state: 'yes', certainty: 'think' });
+    expect(askedAt('PUT /api/v1/cases/01X/looks/eggs')).toHaveLength(0);
+  });
+  it('takes an answer back when it is given once more', async () => {
+    await open();
+    await userEvent.click(state('flecks', 'yes'));
+    await waitFor(() => expect(state('flecks', 'yes').getAttribute('aria-checked')).toBe('true'));
+    await userEvent.click(state('flecks', 'yes'));
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(2));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')[1]?.body).toMatchObject({ state: '' });
+  });
+  it('shows an answer at once, and puts the old one back when it is refused', async () => {
+    await open();
+    let refuse = () => {};
+    const later = new Promise<void>((done) => {
+      refuse = done;
+    });
+    desk('PUT /api/v1/cases/01X/looks/flecks', async () => {
+      await later;
+      return refusal(422, 'state', 'is not known', 'use one of its states');
+    });
+    await userEvent.click(state('flecks', 'yes'));
+    await waitFor(() => expect(state('flecks', 'yes').getAttribute('aria-checked')).toBe('true'));
+    refuse();
+    await screen.findByRole('alert');
+    expect(state('flecks', 'yes').getAttribute('aria-checked')).toBe('false');
+  });
+  it('says which tool it was seen with, where a lens would tell more', async () => {
+    await open();
+    await press('f');
+    await userEvent.click(screen.getByText('with the lens'));
+    await userEvent.click(state('walkers', 'yes'));
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')[0]?.body).toMatchObject({ instrument: 'eye' });
+  });
+  it('finds a line by what is said, on any part and side', async () => {
+    await open();
+    await press('s');
+    await userEvent.type(screen.getByLabelText('Say what you see'), 'eggs seen');
+    expect(line('eggs')).toBeTruthy();
+    expect(line('flecks')).toBeNull();
+    await userEvent.clear(screen.getByLabelText('Say what you see'));
+    await userEvent.type(screen.getByLabelText('Say what you see'), 'unicorn');
+    expect(screen.getByText(/No line says that/)).toBeTruthy();
+    await press('{Escape}');
+    expect(line('flecks')).toBeTruthy();
+  });
+  it('goes where it is asked to look next, turning the leaf', async () => {
+    await open();
+    expect(line('walkers')).toBeNull();
+    await press('{Enter}');
+    expect(line('walkers').classList.contains('at')).toBe(true);
+    expect(line('walkers').textContent).toContain('look here next');
+  });
+  it('walks part by part, the leaf in two stops', async () => {
+    await open();
+    const title = () => document.querySelector('section[aria-label=Findings] h3')?.textContent;
+    expect(title()).toBe('Leaf, upper side');
+    await press('{ArrowRight}');
+    expect(title()).toBe('Leaf, underside');
+    await press('{ArrowRight}');
+    expect(title()).toBe('Flower');
+    await press('{ArrowLeft}{ArrowLeft}{ArrowLeft}');
+    expect(title()).toBe('Shoot');
+  });
+});
+
+const ranked = {
+  ...reading,
+  looked: 3,
+  leader: 'two-spotted-mite',
+  verdict: 'working',
+  candidates: [
+    { cause: 'two-spotted-mite', name: 'Two-spotted spider mite', p: 0.9, for: [], against: [] },
+    { cause: 'aphid', name: 'Aphid', p: 0.05, for: [], against: [] },
+  ],
+  why: ['Against aphid: nothing was sticky, and you looked.'],
+} as unknown as View['reading'];
+
+describe('the verdict', () => {
+  const kb = {
+    ...vocabulary,
+    findings,
+    causes: [
+      ...vocabulary.causes,
+      { ...vocabulary.causes[0], id: 'aphid', name: 'Aphid' },
+      { ...vocabulary.causes[0], id: 'virus', name: 'Mosaic virus', labOnly: true },
+    ],
+  };
+  const open = (over: Partial<View> = {}, role = 'advisor') => {
+    desk('GET /api/v1/vocabulary', kb);
+    desk('GET /api/v1/session', { person: { name: 'Wren', role }, desk: { lab: 'the laboratory' }, now: '2026-07-11' });
+    desk('GET /api/v1/split', []);
+    const v = view({ reading: ranked, verdict: undefined, ...over });
+    return shown(<VerdictStep view={v} />, v);
+  };
+  const keep = () => screen.getByText(/Keep this verdict|Put it to an advisor/i, { selector: 'button' });
+  const pressed = (id: string) => document.querySelector(`[data-cause=${id}]`)?.getAttribute('aria-pressed');
+  it('starts from the leader, with its reasons, and is kept with one key', async () => {
+    desk('PUT /api/v1/cases/01X/verdict', view({ version: 4 }));
+    open();
+    await waitFor(() => expect(pressed('two-spotted-mite')).toBe('true'));
+    expect(screen.getByText(/nothing was sticky, and you looked/)).toBeTruthy();
+    await press('{Enter}');
+    await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/act'));
+    expect(askedAt('PUT /api/v1/cases/01X/verdict')[0]?.body).toMatchObject({
+      cause: 'two-spotted-mite',
+      degree: 'working',
+    });
+  });
+  it('takes a candidate by its digit, and is then no more than a best guess', async () => {
+    desk('PUT /api/v1/cases/01X/verdict', view({ version: 4 }));
+    open();
+    await waitFor(() => expect(pressed('two-spotted-mite')).toBe('true'));
+    await press('2');
+    expect(pressed('aphid')).toBe('true');
+    await press('{Enter}');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/verdict')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/verdict')[0]?.body).toMatchObject({ cause: 'aphid', degree: 'open' });
+  });
+  it('sends an undetermined one on without a cause', async () => {
+    desk('PUT /api/v1/cases/01X/verdict', view({ version: 4 }));
+    open();
+    await userEvent.click(await screen.findByText('undetermined, send it on'));
+    expect(screen.getByText(/Send it to the laboratory/)).toBeTruthy();
+    await press('{Enter}');
+    await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/handover'));
+    expect(askedAt('PUT /api/v1/cases/01X/verdict')[0]?.body).toEqual({ degree: 'undetermined', note: '' });
+  });
+  it('asks for the reason of a change of mind, and keeps it through a reload', async () => {
+    desk('PUT /api/v1/cases/01X/verdict', () =>
+      refusal(422, 'note', 'no reason is given', 'write what changed your mind'),
+    );
+    const was = { verdict: { cause: 'aphid', degree: 'working', by: 'Ansel' } as unknown as View['verdict'] };
+    const first = open(was);
+    await userEvent.click(await screen.findByText(/Two-spotted spider mite/, { selector: '.chip' }));
+    const note = screen.getByLabelText(/What changed your mind/);
+    await userEvent.click(keep());
+    await waitFor(() => expect(note.getAttribute('aria-invalid')).toBe('true'));
+    await userEvent.type(note, 'they walk');
+    first.unmount();
+    open(was);
+    await userEvent.click(await screen.findByText(/Two-spotted spider mite/, { selector: '.chip' }));
+    expect(screen.getByLabelText(/What changed your mind/)).toHaveProperty('value', 'they walk');
+  });
+  it('puts a trainee’s to an advisor, who may send it back with a word', async () => {
+    desk('POST /api/v1/cases/01X/review', view({ version: 4 }));
+    const waits = {
+      verdict: { cause: 'aphid', degree: 'working', by: 'Wren', needsReview: true } as unknown as View['verdict'],
+    };
+    const first = open(waits, 'trainee');
+    expect(await screen.findByText(/An advisor looks at it before anything goes to the grower/)).toBeTruthy();
+    expect(screen.queryByText('Agree')).toBeNull();
+    first.unmount();
+    open(waits);
+    const back = await screen.findByText('Send it back', { selector: 'button' });
+    expect(back).toHaveProperty('disabled', true);
+    await userEvent.type(screen.getByLabelText('A word to the trainee'), 'look below');
+    await userEvent.click(back);
+    await waitFor(() =>
+      expect(askedAt('POST /api/v1/cases/01X/review')[0]?.body).toEqual({ agree: false, note: 'look below' }),
+    );
+  });
+});
