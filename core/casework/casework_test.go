@@ -118,3 +118,21 @@ func TestWhenToAsk(t *testing.T) {
 	assert.Equal(t, "3 days late", w)
 	assert.Equal(t, 3, late)
 }
+
+func TestWhatMayStillChange(t *testing.T) {
+	advice := []string{"act", "remedy", "mix", "days"}
+	records := []string{"intake", "look", "photo", "verdict", "review", "handover", "followup", "round", "undo"}
+	for _, kind := range append(advice, records...) {
+		assert.NoError(t, casework.MayChange(casework.Facts{}, kind), kind)
+		assert.ErrorContains(t, casework.MayChange(casework.Facts{Closed: true}, kind), "closed", kind)
+	}
+	for _, kind := range advice {
+		assert.ErrorContains(t, casework.MayChange(casework.Facts{HandedOver: true}, kind), "handed over", kind)
+	}
+	for _, kind := range records {
+		assert.NoError(t, casework.MayChange(casework.Facts{HandedOver: true}, kind), kind)
+	}
+	for _, kind := range []string{"reopen", "close"} {
+		assert.NoError(t, casework.MayChange(casework.Facts{Closed: true, HandedOver: true}, kind), "%s says itself what is wrong", kind)
+	}
+}

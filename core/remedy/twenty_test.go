@@ -14,18 +14,7 @@ import (
 // specialist would give: what must be open, what must not, and why, what is
 // picked, and what has to be said.
 func TestTwentyWrittenCases(t *testing.T) {
-	type answer struct {
-		status remedy.Status
-		gate   string // of its gravest reason; empty: none asked
-		until  string
-	}
-	for _, c := range []struct {
-		name, cause string
-		s           remedy.Situation
-		want        map[string]answer
-		pick, never []string // picked; never picked
-		say         string   // in Why or Combine
-	}{
+	hold(t, []written{
 		{name: "heat wave: mites on beans at 35 °C", cause: "two-spotted-mite",
 			s:    remedy.Situation{Host: "bean", Place: "garden", TempC: ptr(35.0), Sun: true, Pressure: "heavy", Edible: true},
 			want: map[string]answer{"soap": {remedy.NotNow, "temperature", ""}, "summer-oil": {remedy.NotNow, "temperature", ""}, "neem-oil": {remedy.NotNow, "temperature", ""}, "hose-off": {remedy.Go, "", ""}, "humidity": {remedy.Go, "", ""}},
@@ -98,7 +87,26 @@ func TestTwentyWrittenCases(t *testing.T) {
 		{name: "root rot: a leaf spray does nothing, a drench comes last", cause: "root-rot",
 			s:    remedy.Situation{Host: "lavender", Place: "balcony", Pressure: "moderate"},
 			want: map[string]answer{"copper": {remedy.No, "meant", ""}, "peroxide": {remedy.Go, "", ""}, "wash-roots": {remedy.Go, "", ""}}, pick: []string{"wash-roots"}, never: []string{"peroxide"}},
-	} {
+	})
+}
+
+type answer struct {
+	status remedy.Status
+	gate   string // of its gravest reason; empty: none asked
+	until  string
+}
+
+// written is a case as a desk meets it, with what a specialist would answer.
+type written struct {
+	name, cause string
+	s           remedy.Situation
+	want        map[string]answer
+	pick, never []string // picked; never picked
+	say         string   // in Why or Combine
+}
+
+func hold(t *testing.T, cases []written) {
+	for _, c := range cases {
 		t.Run(c.name, func(t *testing.T) {
 			if c.s.Date == "" {
 				c.s.Date = "2026-07-10"
