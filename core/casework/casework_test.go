@@ -95,6 +95,24 @@ func TestTheLifeOfACase(t *testing.T) {
 	assert.Equal(t, casework.Closed, casework.Where(fa))
 }
 
+func TestADecidedStepIsDone(t *testing.T) {
+	state := func(f casework.Facts, id string) string {
+		for _, s := range casework.Steps(f) {
+			if s.ID == id {
+				return s.State
+			}
+		}
+		return ""
+	}
+	assert.Equal(t, "open", state(casework.Facts{Looks: 2, Verdict: true}, "act"))
+	assert.Equal(t, "done", state(casework.Facts{Looks: 2, Verdict: true, Act: true}, "act"))
+	assert.Equal(t, "next", state(casework.Facts{Looks: 2, Verdict: true, Act: true}, "remedy"))
+	assert.Equal(t, "done", state(casework.Facts{Looks: 2, Verdict: true, Remedy: true}, "act"), "whoever chose a remedy has decided")
+	assert.Equal(t, "done", state(casework.Facts{Verdict: true, Refer: true}, "act"), "what is sent on is not weighed here")
+	assert.Equal(t, "waits", state(casework.Facts{Verdict: true, NeedsReview: true}, "verdict"))
+	assert.Equal(t, "shut", state(casework.Facts{}, "handover"))
+}
+
 func TestOnlyOneStepIsNext(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		b := rapid.Bool()

@@ -30,6 +30,7 @@ type Facts struct {
 	Verdict     bool
 	Degree      string // settled, working, open, undetermined, referred
 	NeedsReview bool
+	Act         bool // counted or judged, and decided
 	Remedy      bool
 	NeedsMix    bool // a product was chosen
 	Mix         bool
@@ -82,7 +83,7 @@ func Steps(f Facts) []Step {
 		{"in", "Brought in", "done", ""},
 		{"look", "Look", done(f.Looks >= 2), ""},
 		{"verdict", "Verdict", done(f.Verdict), ""},
-		{"act", "Act?", done(f.Remedy || f.Refer && f.Verdict), ""},
+		{"act", "Act?", done(f.Act || f.Remedy || f.Refer && f.Verdict), ""},
 		{"remedy", "Remedy", done(f.Remedy || f.Refer && f.Verdict), ""},
 		{"mix", "Mix", done(f.Mix || f.Verdict && (f.Refer || f.Remedy && !f.NeedsMix)), ""},
 		{"days", "Days", done(f.Days || f.Verdict && (f.Refer || f.Remedy && !f.NeedsDays)), ""},

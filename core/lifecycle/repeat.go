@@ -7,6 +7,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/plain"
 )
 
 // Window is the closed-form answer at a steady temperature, in days.
@@ -110,7 +111,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		l.Add("gap", "is not 1 to 60 days", "give days, or leave it out to have it computed")
 	}
 	if r.School > 0 && r.School < r.GapMin {
-		l.Add("gap", fmt.Sprintf("%d days is under the label's shortest gap of %d", r.School, r.GapMin), fmt.Sprintf("use %d days or more", r.GapMin))
+		l.Add("gap", fmt.Sprintf("%s is under the label's shortest gap of %s", plain.Days(r.School), plain.Days(r.GapMin)), fmt.Sprintf("use %s or more", plain.Days(r.GapMin)))
 	}
 	left := r.Want
 	if r.Most > 0 {
@@ -140,10 +141,10 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 			s.Gap = max(1, int(math.Floor(r.Window.To)))
 		}
 		if s.Gap < r.GapMin {
-			s.Notes = append(s.Notes, fmt.Sprintf("The label's shortest gap of %d days is kept.", r.GapMin))
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's shortest gap of %s is kept.", plain.Days(r.GapMin)))
 		}
 		if s.Gap > r.GapMax {
-			s.Notes = append(s.Notes, fmt.Sprintf("The label's longest gap of %d days is kept.", r.GapMax))
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's longest gap of %s is kept.", plain.Days(r.GapMax)))
 		}
 		s.Gap = min(max(s.Gap, r.GapMin), r.GapMax)
 	default:

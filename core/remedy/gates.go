@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"botanik/core/knowledge"
+	"botanik/core/plain"
 )
 
 type gateInput struct {
@@ -191,12 +192,12 @@ func food(g *gateInput) []Reason {
 	}
 	switch {
 	case g.s.DaysToHarvest == nil:
-		out = append(out, say("food", Care, "Wait %d days between it and picking; the harvest day is not known.", wait)...)
+		out = append(out, say("food", Care, "Wait %s between it and picking; the harvest day is not known.", plain.Days(wait))...)
 	case *g.s.DaysToHarvest < wait:
 		free := g.day.AddDate(0, 0, *g.s.DaysToHarvest)
-		out = append(out, Reason{"food", NotNow, fmt.Sprintf("Picking is in %d days and it asks for %d: pick first, then treat.", *g.s.DaysToHarvest, wait), free.Format(DateLayout)})
+		out = append(out, Reason{"food", NotNow, fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", plain.Days(*g.s.DaysToHarvest), plain.Days(wait)), free.Format(DateLayout)})
 	default:
-		out = append(out, say("food", Care, "Wait %d days before picking.", wait)...)
+		out = append(out, say("food", Care, "Wait %s before picking.", plain.Days(wait))...)
 	}
 	return out
 }
@@ -227,10 +228,10 @@ func earlier(g *gateInput) []Reason {
 		}
 		free := on.AddDate(0, 0, days)
 		if care > 0 && !g.day.Before(free) && g.day.Before(on.AddDate(0, 0, care)) {
-			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %d days. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), care)...)
+			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %s. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), plain.Days(care))...)
 		}
 		if g.day.Before(free) {
-			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s and %d days have to lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), days, c.Why), free.Format(DateLayout)})
+			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s, and %s should lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), plain.Days(days), c.Why), free.Format(DateLayout)})
 		}
 	}
 	return out
@@ -256,10 +257,10 @@ func repeats(g *gateInput) []Reason {
 		}
 	}
 	if most > 0 && uses >= most {
-		return say("repeat", No, "Used %d times and the label's most a season is %d.", uses, most)
+		return say("repeat", No, "Used %s; the label's most a season is %s.", plain.Times(uses), plain.Times(most))
 	}
 	if free := last.AddDate(0, 0, gap); uses > 0 && g.day.Before(free) {
-		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %d days.", last.Format("Mon 2 Jan"), gap), free.Format(DateLayout)}}
+		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Format("Mon 2 Jan"), plain.Days(gap)), free.Format(DateLayout)}}
 	}
 	return nil
 }
@@ -293,7 +294,7 @@ func rotation(g *gateInput) []Reason {
 	}
 	switch {
 	case row >= 2:
-		return say("rotation", No, "Group %s was used %d times running: change to another way of killing.", g.r.Mode, row)
+		return say("rotation", No, "Group %s was used %s running: change to another way of killing.", g.r.Mode, plain.Times(row))
 	case row == 1:
 		return say("rotation", Care, "Group %s was used last time: better another way of killing.", g.r.Mode)
 	}

@@ -148,7 +148,7 @@ func TestCombinationsAreToldInTheirOrder(t *testing.T) {
 		{"two-spotted-mite", []string{"hose-off", "soap"}, "Hose off in the morning, let it dry, then insecticidal soap in the evening"},
 		{"western-flower-thrips", []string{"prune-out", "spinosad"}, "change to another way of killing"},
 		{"western-flower-thrips", []string{"soap"}, "Part of its life is out of reach (resting stages in soil)"},
-		{"two-spotted-mite", []string{"soap", "release-mites"}, "wait 1 days before you release predatory mites"},
+		{"two-spotted-mite", []string{"soap", "release-mites"}, "wait a day before you release predatory mites"},
 		{"green-aphid", []string{"keep-helpers"}, "Stop ants climbing"},
 		{"rose-black-spot", []string{"clear-leaves", "sulfur"}, "spotted ones do not heal"},
 	} {

@@ -212,7 +212,7 @@ func (s *Service) tags(rows []store.Case) []Tag {
 }
 
 func (s *Service) facts(d *Doc) casework.Facts {
-	f := casework.Facts{Looks: len(d.Looks), HandedOver: d.Handover != nil, Closed: d.Closing != nil, Mix: d.Mix != nil, Days: d.Days != nil}
+	f := casework.Facts{Looks: len(d.Looks), HandedOver: d.Handover != nil, Closed: d.Closing != nil, Act: d.Act != nil, Mix: d.Mix != nil, Days: d.Days != nil}
 	if v := d.Verdict; v != nil {
 		f.Verdict, f.Degree, f.NeedsReview = true, v.Degree, v.NeedsReview
 		k := s.Base.Cause(v.Cause)

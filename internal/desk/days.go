@@ -9,6 +9,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
+	"botanik/core/plain"
 	"botanik/core/remedy"
 )
 
@@ -126,6 +127,9 @@ func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, 
 		}
 		d.By = who.Name
 		c.Days = &d
-		return fmt.Sprintf("%d treatments, every %d days from %s", len(d.On), d.Gap, d.Start), nil
+		if len(d.On) == 1 {
+			return "to be done once, on " + spokenDay(d.Start), nil
+		}
+		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start)), nil
 	})
 }

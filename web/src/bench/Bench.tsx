@@ -102,6 +102,12 @@ const certainty = (v: View) =>
       ? 0.15
       : 0;
 
+/** On a narrow page the steps are a strip; the one in hand is brought into it. */
+const bring = (at: HTMLElement | null) => {
+  const strip = at?.parentElement;
+  if (at && strip) strip.scrollLeft = at.offsetLeft - strip.offsetLeft - 60;
+};
+
 function One({ id, step }: { id: string; step?: string }) {
   const { data: view, error } = useCase(id);
   const vocabulary = useVocabulary();
@@ -191,6 +197,7 @@ function One({ id, step }: { id: string; step?: string }) {
               aria-current={s.id === now ? 'step' : undefined}
               title={s.note}
               data-state={s.state}
+              ref={s.id === now ? bring : undefined}
             >
               <StepMark state={s.state} />
               {s.name}

@@ -65,8 +65,11 @@ export function Look({ view }: { view: View }) {
   }, [findings, part, under, say, topic]);
   const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
 
+  // Only a key moves the view: what is opened or clicked stands where it is.
+  const moved = useRef(false);
   useEffect(() => {
-    list.current?.querySelector('.find.at')?.scrollIntoView({ block: 'nearest' });
+    if (moved.current) list.current?.querySelector('.find.at')?.scrollIntoView({ block: 'nearest' });
+    moved.current = false;
   });
 
   const answer = (f: Finding, state: string, certainty?: string, spot?: Spot) => {
@@ -113,6 +116,7 @@ export function Look({ view }: { view: View }) {
     setTopic('');
     setHere(null);
     if (f.part === 'leaf') setUnder(underside(f));
+    moved.current = true;
     setAt(linesOf(findings, f.part, underside(f)).findIndex((x) => x.id === id));
     (document.activeElement as HTMLElement | null)?.blur();
   };
@@ -149,6 +153,7 @@ export function Look({ view }: { view: View }) {
   };
   const walk = (d: number) => {
     last.current = null;
+    moved.current = true;
     setAt((a) => Math.max(0, Math.min(a + d, shown.length - 1)));
   };
   useKeys([
@@ -179,6 +184,7 @@ export function Look({ view }: { view: View }) {
         const st = line?.states[i];
         if (line && st) {
           answer(line, st.id);
+          moved.current = true;
           setAt((a) => Math.min(a + 1, shown.length - 1));
         }
       },

@@ -1,10 +1,10 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { api, type S, take, type View } from '../api/client';
 import { useCaseCalls, useChange } from '../api/hooks';
-import { StatusMark, Trouble, weekday } from '../ui/bits';
+import { StatusMark, shortDay, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 import { Schools } from './Schools';
@@ -57,14 +57,20 @@ export function RemedyStep({ view }: { view: View }) {
           `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && s.state !== 'done')?.id ?? 'handover'}`,
         ),
     });
+  const moved = useRef(false);
   useEffect(() => {
-    document.querySelector('.offer[data-at=true]')?.scrollIntoView({ block: 'nearest' });
+    if (moved.current) document.querySelector('.offer[data-at=true]')?.scrollIntoView({ block: 'nearest' });
+    moved.current = false;
   });
+  const walk = (d: number) => {
+    moved.current = true;
+    setAt((a) => Math.max(0, Math.min(a + d, offers.length - 1)));
+  };
   useKeys([
-    { key: 'ArrowDown', does: 'line', run: () => setAt((a) => Math.min(a + 1, offers.length - 1)) },
-    { key: 'ArrowUp', does: 'line', hidden: true, run: () => setAt((a) => Math.max(a - 1, 0)) },
+    { key: 'ArrowDown', does: 'line', run: () => walk(1) },
+    { key: 'ArrowUp', does: 'line', hidden: true, run: () => walk(-1) },
     { key: ' ', does: 'choose or leave out', run: () => flip(offers[at]) },
-    { key: 'Enter', does: 'keep what is chosen', run: () => pick.length && keep() },
+    { key: 'Enter', does: 'keep what is chosen', run: () => pick.length && !view.handover && keep() },
   ]);
   if (!view.verdict?.cause)
     return (
@@ -125,9 +131,7 @@ export function RemedyStep({ view }: { view: View }) {
                   {free(o) && o.kills.length > 0 && <Kills of={o.kills} />}
                 </span>
                 <StatusMark status={o.status}>
-                  {o.status === 'not now' && o.until
-                    ? `not now, until ${weekday(o.until).split(' ').slice(0, 2).join(' ')}`
-                    : o.status}
+                  {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : o.status}
                 </StatusMark>
               </div>
             </div>
@@ -177,7 +181,7 @@ export function RemedyStep({ view }: { view: View }) {
           <Button
             variant="contained"
             className="primary"
-            disabled={!pick.length || change.isPending}
+            disabled={!pick.length || change.isPending || !!view.handover}
             onClick={keep}
             data-do="keep-remedy"
           >

@@ -181,7 +181,7 @@ describe('the ladder', () => {
   it('stands on what was picked and says why each other is not', async () => {
     await open();
     await waitFor(() => expect(on('hose-off') && on('soap')).toBe(true));
-    expect(line('sulfur').textContent).toContain('not now, until Friday 31');
+    expect(line('sulfur').textContent).toContain('not now, until Fri 31 Jul');
     expect(line('sulfur').textContent).toContain('Oil was used');
     expect(line('pyrethrins').textContent).toContain('This house does not recommend it');
     expect(screen.getByText('Hose off in the morning.')).toBeTruthy();

@@ -68,7 +68,14 @@ export function LyingTag({
   const w = 430;
   const d = `M2 27 L44 14 C54 11 60 10 60 4 H${w - 8} a4 4 0 0 1 4 4 V50 a4 4 0 0 1 -4 4 H60 C60 48 54 47 44 44 L2 31 Z`;
   return (
-    <svg className="tag" width={w} height={58} role="img" aria-label={`${tag.number}, ${tag.plant}: ${tag.line}`}>
+    <svg
+      className="tag"
+      viewBox={`0 0 ${w} 58`}
+      width={w}
+      style={{ maxWidth: '100%', height: 'auto' }}
+      role="img"
+      aria-label={`${tag.number}, ${tag.plant}: ${tag.line}`}
+    >
       <clipPath id="lying">
         <path d={d} />
       </clipPath>

@@ -101,6 +101,13 @@ export const weekday = (iso: string) =>
     month: 'long',
   });
 
+export const shortDay = (iso: string) =>
+  new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+  });
+
 export const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 
 export const moment = (iso: string) => {
