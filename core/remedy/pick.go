@@ -50,7 +50,7 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	if eradicate {
 		say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
 	}
-	chosen := mildest(a, func(o *Offer) bool { return !(heavy && slow(b.Remedy(o.Remedy))) }, need, "fair", "some")
+	chosen := mildest(a, func(o *Offer) bool { return !heavy || !slow(b.Remedy(o.Remedy)) }, need, "fair", "some")
 	pull := a.find(pullIt)
 	if o := a.find(leaveIt); o != nil && !eradicate && leaves(o, chosen, pull, heavy) {
 		say("Nothing does more for it than leaving it alone.")

@@ -88,7 +88,7 @@ func both(a, b string, x, y []string) bool {
 // schools is the gate of the questions where good advisors disagree.
 func schools(g *gateInput) []Reason {
 	var out []Reason
-	add := func(st Status, f string, a ...any) { out = append(out, say("school", st, f, a...)...) }
+	add := func(st Status, text string) { out = append(out, say("school", st, "%s", text)...) }
 	switch {
 	case slices.Contains(poisons, g.r.ID):
 		switch g.school("plant-poisons") {

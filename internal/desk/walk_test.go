@@ -25,7 +25,6 @@ type walk struct {
 	*rapid.T
 	b       *bench
 	trainee desk.Person
-	steps   int
 }
 
 func (w *walk) id(list []string, name string) string { return rapid.SampledFrom(list).Draw(w.T, name) }
