@@ -177,19 +177,23 @@ func TestTheGrowersPageStandsUntilTheNextHandOver(t *testing.T) {
 	}
 	first := page()
 	assert.NotNil(t, first.Mix)
+	assert.Empty(t, first.Again)
+	meanwhile := first
+	meanwhile.Again = "We are looking at your plant once more. Ask us before the next treatment; this is the page of last time."
 	_, err := b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, "")
 	assert.ErrorContains(t, err, "handed over")
 	_, err = b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 4})
 	assert.ErrorContains(t, err, "handed over")
 
 	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "bring back"))
-	assert.Equal(t, first, page(), "what the grower holds does not go while the next round is worked out")
+	assert.Equal(t, meanwhile, page(), "what the grower holds does not go while the next round is worked out, and says that it is")
 	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "drought", Degree: "working", Note: "no mite left"}))
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"even-water"}, ""))
-	assert.Equal(t, first, page())
+	assert.Equal(t, meanwhile, page())
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 	assert.Equal(t, token, b.v.Handover.Token, "the link holds")
 	assert.Equal(t, "Drought stress", page().Title)
+	assert.Empty(t, page().Again)
 	assert.Nil(t, page().Mix)
 }
 

@@ -56,6 +56,7 @@ type Sheet struct {
 	Refer    string      `json:"refer,omitempty"`
 	AskOn    string      `json:"askOn,omitempty"`
 	Advisor  string      `json:"advisor"`
+	Again    string      `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
 	Handed   bool        `json:"handed"`
 	Token    string      `json:"token,omitempty"`
 }
@@ -86,10 +87,14 @@ func (s *Service) SheetByToken(ctx context.Context, token string) (Sheet, error)
 	if err != nil {
 		return Sheet{}, err
 	}
-	if c.Page != nil {
-		return c.Page.Sheet, nil
+	if c.Page == nil {
+		return s.sheet(ctx, &c)
 	}
-	return s.sheet(ctx, &c)
+	out := c.Page.Sheet
+	if c.Handover == nil && c.Closing == nil {
+		out.Again = "We are looking at your plant once more. Ask us before the next treatment; this is the page of last time."
+	}
+	return out, nil
 }
 
 // sureWords says how sure the desk is, without jargon.

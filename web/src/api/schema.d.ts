@@ -1633,6 +1633,8 @@ export interface components {
         };
         Sheet: {
             advisor: string;
+            /** @description said when the desk has taken the case up again since */
+            again?: string;
             always: string[];
             amounts: string[];
             askOn?: string;

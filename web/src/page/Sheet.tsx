@@ -15,6 +15,11 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
       <p>
         {s.what} <b>{s.sure}</b>
       </p>
+      {s.again && (
+        <div className="notice" style={{ margin: '12px 0' }}>
+          <b>{s.again}</b>
+        </div>
+      )}
       {s.refer && (
         <div className="notice brick" style={{ margin: '12px 0' }}>
           {s.refer}

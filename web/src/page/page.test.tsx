@@ -88,6 +88,10 @@ describe('the grower’s page', () => {
     const t = text({ refer: 'Call the authority; do not move it.' });
     expect(t.indexOf('Call the authority')).toBeLessThan(t.indexOf('What to do'));
   });
+  it('says above everything when the desk looks at it once more', () => {
+    const t = text({ again: 'Ask us before the next treatment.' });
+    expect(t.indexOf('Ask us before')).toBeLessThan(t.indexOf('What to look for'));
+  });
   it('promises to ask even without a day', () => {
     expect(text({ askOn: '' })).toContain('We will ask how it went. Your advisor: Ansel.');
   });

@@ -1,9 +1,11 @@
 import { act, render, renderHook, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
+import type { S } from '../api/client';
 import { Chips, StatusMark } from './bits';
 import { useDraft } from './draft';
 import { KeyHost, useKeys } from './keys';
+import { Tilt } from './Tilt';
 
 describe('drafts', () => {
   it('outlive the component and are gone when cleared', () => {
@@ -58,5 +60,48 @@ describe('marks and chips', () => {
     render(<Chips label="l" options={options} value={['a']} onChange={on} many />);
     await userEvent.click(screen.getByText('B'));
     expect(on).toHaveBeenCalledWith(['a', 'b']);
+  });
+});
+
+describe('the tilt', () => {
+  const names = new Map([
+    ['mite', 'Two-spotted spider mite'],
+    ['grub', 'Vine weevil grubs'],
+  ]);
+  const reading = (p: number, over: object = {}) =>
+    ({
+      looked: 2,
+      leader: 'mite',
+      rival: 'grub',
+      tiltTotal: 12,
+      tilt: [
+        { finding: 'walkers', short: 'walkers', said: 'specks walk', decibans: 13 },
+        { finding: 'silk', short: 'no silk', said: 'no silk', decibans: -1 },
+        { finding: 'dust', short: 'dust', said: 'dust', decibans: 0.2 },
+      ],
+      candidates: [
+        { cause: 'mite', p: 0.9 },
+        { cause: 'grub', p },
+      ],
+      ...over,
+    }) as unknown as S['Ranking'];
+  const text = (r: S['Ranking']) => render(<Tilt reading={r} names={names} />).container;
+  it('names the rival that matters, and not one of next to no weight', () => {
+    expect(text(reading(0.05)).textContent).toContain('Vine weevil grubs');
+    const faint = text(reading(0.004)).textContent;
+    expect(faint).not.toContain('Vine weevil grubs');
+    expect(faint).toContain('all treated otherwise');
+  });
+  it('weighs each look on its side and leaves out what weighs nothing', () => {
+    const svg = text(reading(0.05));
+    expect([...svg.querySelectorAll('.beam g')].map((g) => g.textContent)).toEqual(['walkers', 'no silk']);
+    expect(svg.querySelector('svg')?.getAttribute('aria-label')).toContain(
+      '12 decibans towards Two-spotted spider mite',
+    );
+  });
+  it('stands level before anything was looked at', () => {
+    const svg = text(reading(0.05, { looked: 0, tilt: [], tiltTotal: 3 }));
+    expect(svg.querySelector<SVGGElement>('.beam')?.style.transform).toContain('rotate(0deg)');
+    expect(svg.querySelector('svg')?.getAttribute('aria-label')).toBe('The tilt: nothing weighed yet');
   });
 });
