@@ -85,3 +85,42 @@ func TestRepeatsRefuse(t *testing.T) {
 		assert.ErrorContains(t, err, word)
 	}
 }
+
+func TestRhythmsOfTheSchools(t *testing.T) {
+	for school, want := range map[string]int{"computed": 0, "dense": 3, "weekly": 7, "ten": 9, "fortnight": 14, "burst": 0, "": 0} {
+		days, burst := lifecycle.Rhythm(school, 2)
+		assert.Equal(t, want, days, school)
+		assert.Equal(t, school == "burst", burst, school)
+		if want > 0 {
+			kept, _ := lifecycle.Rhythm(school, 10)
+			assert.Equal(t, max(want, 10), kept, "%s never undercuts the label", school)
+		}
+	}
+}
+
+func TestNothingFallsInsideTheWaitBeforePicking(t *testing.T) {
+	start := time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC)
+	s, err := lifecycle.Repeats(lifecycle.RepeatRequest{Start: start, GapMin: 5, GapMax: 5, Want: 3, Harvest: start.AddDate(0, 0, 6), Wait: 3})
+	require.NoError(t, err)
+	days := []int{}
+	for _, d := range s.Days {
+		days = append(days, int(d.Sub(start).Hours()/24))
+	}
+	assert.Equal(t, []int{0, 6, 11}, days, "the second is moved to after picking, and the third follows it")
+	assert.Contains(t, s.Notes[len(s.Notes)-1], "pick on 7 July first")
+	rapid.Check(t, func(t *rapid.T) {
+		gap := rapid.IntRange(1, 14).Draw(t, "gap")
+		r := lifecycle.RepeatRequest{Start: start, GapMin: gap, GapMax: gap + rapid.IntRange(0, 7).Draw(t, "span"), Want: rapid.IntRange(1, 6).Draw(t, "want"), Burst: rapid.Bool().Draw(t, "burst"),
+			Harvest: start.AddDate(0, 0, rapid.IntRange(0, 40).Draw(t, "harvest")), Wait: rapid.IntRange(0, 14).Draw(t, "wait")}
+		s, err := lifecycle.Repeats(r)
+		require.NoError(t, err)
+		require.Len(t, s.Days, r.Want)
+		for i, d := range s.Days {
+			left := int(r.Harvest.Sub(d).Hours() / 24)
+			require.False(t, left > 0 && left < r.Wait, "day %d is %d days before picking and the wait is %d", i, left, r.Wait)
+			if i > 0 {
+				require.GreaterOrEqual(t, int(d.Sub(s.Days[i-1]).Hours()/24), r.GapMin)
+			}
+		}
+	})
+}

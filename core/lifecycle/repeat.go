@@ -3,6 +3,7 @@ package lifecycle
 import (
 	"fmt"
 	"math"
+	"strings"
 	"time"
 
 	"botanik/core/fault"
@@ -88,6 +89,20 @@ type RepeatRequest struct {
 	Burst  bool // days 0, 3 and 8, then weekly, each moved apart to the label's gap
 	Window *Window
 	Kills  float64 // share of eggs the remedy kills; above .5 the window does not bind
+
+	Harvest time.Time // the next picking; zero where nothing is eaten or nobody knows
+	Wait    int       // days the label wants between a treatment and picking
+}
+
+// Rhythm is a school's answer to how often, as the days between treatments (0
+// to compute them) and whether it opens with a burst. A preset never undercuts
+// the label: it is moved out to the shortest gap. Extension texts differ; see
+// schools.yaml for the words.
+func Rhythm(school string, gapMin int) (days int, burst bool) {
+	if d := map[string]int{"dense": 3, "weekly": 7, "ten": 9, "fortnight": 14}[school]; d > 0 {
+		return max(d, gapMin), false
+	}
+	return 0, school == "burst"
 }
 
 // Schedule is the days with the reasons for the gap.
@@ -130,7 +145,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		s.Notes = append(s.Notes, "A burst: days 0, 3 and 8, then weekly, each moved apart to the label's gap.")
 	case r.School > 0:
 		s.Gap = r.School
-		s.Notes = append(s.Notes, fmt.Sprintf("Every %d days, as chosen.", r.School))
+		s.Notes = append(s.Notes, fmt.Sprintf("Every %s, as chosen.", strings.TrimPrefix(plain.Days(r.School), "a ")))
 	case r.Window != nil && r.Window.Generation > 0 && r.Kills < .5:
 		s.Notes = append(s.Notes, r.Window.Text)
 		s.Gap = int(math.Ceil(r.Window.From))
@@ -161,7 +176,13 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	}
 	at := 0
 	for i := range n {
-		s.Days = append(s.Days, r.Start.AddDate(0, 0, at))
+		day := r.Start.AddDate(0, 0, at)
+		if picking := r.picking(day); picking > 0 {
+			s.Notes = append(s.Notes, fmt.Sprintf("%s would fall inside the %s before picking: pick on %s first, then treat.", day.Format("2 January"), plain.Days(r.Wait), r.Harvest.Format("2 January")))
+			at += picking
+			day = r.Harvest
+		}
+		s.Days = append(s.Days, day)
 		step := s.Gap
 		if r.Burst {
 			step = max([]int{3, 5, 7}[min(i, 2)], r.GapMin)
@@ -169,4 +190,17 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		at += step
 	}
 	return s, nil
+}
+
+// picking is how many days a treatment has to be put off for the wait before
+// picking, 0 when it may be given.
+func (r *RepeatRequest) picking(day time.Time) int {
+	if r.Harvest.IsZero() {
+		return 0
+	}
+	left := int(r.Harvest.Sub(day).Hours() / 24)
+	if left <= 0 || left >= r.Wait {
+		return 0
+	}
+	return left
 }

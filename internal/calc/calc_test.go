@@ -52,6 +52,7 @@ func TestBadInputNamesTheField(t *testing.T) {
 		{"blend", `{"remedy":"soap","volume":"0 L"}`, "volume", "zero"},
 		{"blend", `{"remedy":"soap","volume":"1 L","stock":"1 %"}`, "stock", "not thinned"},
 		{"repeat-days", `{"start":"soon","count":1}`, "start", "not a day"},
+		{"repeat-days", `{"start":"2026-07-10","gapMinDays":4,"gapMaxDays":10,"count":1,"harvest":"soon"}`, "harvest", "not a day"},
 		{"repeat-window", `{"lifeTable":"dragon","tempC":20}`, "lifeTable", "not a life table"},
 	} {
 		x, err := Find(c.name)

@@ -124,6 +124,8 @@ type repeatsIn struct {
 	LifeTable string   `json:"lifeTable,omitempty"`
 	TempC     *float64 `json:"tempC,omitempty"`
 	KillsEggs float64  `json:"killsEggs,omitempty" doc:"share of eggs killed, 0 to 1"`
+	Harvest   string   `json:"harvest,omitempty" doc:"next picking, YYYY-MM-DD"`
+	Wait      int      `json:"waitDays,omitempty" minimum:"0" doc:"days between a treatment and picking"`
 }
 
 type repeatsOut struct {
@@ -265,7 +267,12 @@ func repeats(b *knowledge.Base, in repeatsIn) (repeatsOut, error) {
 	if err != nil {
 		return repeatsOut{}, err
 	}
-	req := lifecycle.RepeatRequest{Start: start, GapMin: in.GapMin, GapMax: in.GapMax, Most: in.Most, Used: in.Used, Want: in.Count, School: in.Gap, Kills: in.KillsEggs}
+	req := lifecycle.RepeatRequest{Start: start, GapMin: in.GapMin, GapMax: in.GapMax, Most: in.Most, Used: in.Used, Want: in.Count, School: in.Gap, Kills: in.KillsEggs, Wait: in.Wait}
+	if in.Harvest != "" {
+		if req.Harvest, err = day("harvest", in.Harvest); err != nil {
+			return repeatsOut{}, err
+		}
+	}
 	if in.LifeTable != "" {
 		lt, err := table(b, in.LifeTable)
 		if err != nil {

@@ -37,7 +37,7 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 	if err != nil {
 		return Days{}, err
 	}
-	house, _, err := s.HouseRules(ctx)
+	sit, err := s.situation(ctx, c)
 	if err != nil {
 		return Days{}, err
 	}
@@ -54,7 +54,7 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 			return Days{}, fault.New("start", "lies in the past", "start today or later")
 		}
 	}
-	lab := house.Labels[r.ID]
+	lab := sit.House.Labels[r.ID]
 	req := lifecycle.RepeatRequest{Start: start, GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, Want: 3, School: in.Gap, Kills: r.Kills["egg"]}
 	if lab.Most > 0 && (req.Most == 0 || lab.Most < req.Most) {
 		req.Most = lab.Most
@@ -62,19 +62,17 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 	if in.Count > 0 {
 		req.Want = in.Count
 	}
-	school := ""
+	if sit.Edible && sit.DaysToHarvest != nil {
+		req.Harvest, req.Wait = s.today(ident).AddDate(0, 0, *sit.DaysToHarvest), max(r.WaitDays, lab.WaitDays)
+	}
+	school := "computed"
 	if in.Gap == 0 {
-		sit := remedy.Situation{House: house, Schools: c.Schools}
 		for _, x := range remedy.Schools(s.Base, sit) {
-			if x.School == "rhythm" && x.Option != "computed" {
+			if x.School == "rhythm" {
 				school = x.Option
-				// A preset never undercuts the label: it is moved out to the shortest gap.
-				if days := map[string]int{"dense": 3, "weekly": 7, "ten": 9, "fortnight": 14}[x.Option]; days > 0 {
-					req.School = max(days, req.GapMin)
-				}
 			}
 		}
-		req.Burst = school == "burst"
+		req.School, req.Burst = lifecycle.Rhythm(school, req.GapMin)
 	}
 	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
 		if t.Remedy == r.ID {
@@ -82,10 +80,7 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		}
 	}
 	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
-		temp := 20.0
-		if c.Intake.Place != "indoors" {
-			temp = s.weather(ident).Mean(start, 14)
-		}
+		temp := remedy.Warmth(c.Intake.Place, s.weather(ident).Mean(start, 14))
 		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), temp)
 		if err != nil {
 			return Days{}, err
@@ -97,7 +92,7 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		return Days{}, err
 	}
 	out := Days{Start: start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
-	if school != "" {
+	if school != "computed" {
 		out.Notes = append([]string{"The rhythm chosen here: " + s.Base.School("rhythm").Option(school).Name + ", kept inside the label."}, out.Notes...)
 	}
 	for _, d := range sched.Days {

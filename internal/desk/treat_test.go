@@ -146,6 +146,25 @@ func TestTheHourAndTheHeapFollowTheSchool(t *testing.T) {
 	assert.Contains(t, sheet().Hour, "morning")
 }
 
+func TestNoTreatmentFallsInsideTheWaitBeforePicking(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.house(func(h *remedy.House) { h.Labels["soap"] = remedy.Label{WaitDays: 3} })
+	pick := 9
+	in := bean
+	in.Edible, in.DaysToHarvest = true, &pick
+	b.known(in, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 3, Gap: 7})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"2026-07-11", "2026-07-20", "2026-07-27"}, d.On, "the eighteenth is two days before picking")
+	assert.Contains(t, strings.Join(d.Notes, " "), "pick on 20 July first")
+	b.now = b.now.AddDate(0, 0, 1)
+	d, err = b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2, Gap: 7})
+	require.NoError(t, err)
+	assert.Equal(t, []string{"2026-07-12", "2026-07-20"}, d.On, "picking is counted from the day it was brought in")
+}
+
 func TestTwoInOneTank(t *testing.T) {
 	base := herbarium.Embedded()
 	blend := func(in desk.MixInput) (desk.Mixed, error) {

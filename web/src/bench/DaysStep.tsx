@@ -9,6 +9,8 @@ import { Chips, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 
+const daysBetween = (a: string, b: string) => Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
+
 /** Repeats timed to the pest's life and the label, with the schools beside. */
 export function DaysStep({ view }: { view: View }) {
   const session = useSession();
@@ -61,7 +63,7 @@ export function DaysStep({ view }: { view: View }) {
             <div className="days" data-answer="days">
               {plan.data?.on.map((d, i) => (
                 <div className="day" key={d}>
-                  <small>{i === 0 ? 'first' : `${i * plan.data.gapDays} days on`}</small>
+                  <small>{i === 0 ? 'first' : `${daysBetween(plan.data.on[0] as string, d)} days on`}</small>
                   <b>{weekday(d).split(' ')[0]}</b>
                   {weekday(d).replace(/^\w+,? /, '')}
                 </div>
