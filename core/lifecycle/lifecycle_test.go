@@ -124,3 +124,36 @@ func TestNothingFallsInsideTheWaitBeforePicking(t *testing.T) {
 		}
 	})
 }
+
+func TestPlannedDaysAreHeldToWhatIsTrueNow(t *testing.T) {
+	start := time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC)
+	on := func(days ...int) []time.Time {
+		out := []time.Time{}
+		for _, d := range days {
+			out = append(out, start.AddDate(0, 0, d))
+		}
+		return out
+	}
+	r := lifecycle.RepeatRequest{Start: start, GapMin: 5, Most: 6}
+	require.NoError(t, lifecycle.Hold(on(0, 7, 14), r))
+	require.NoError(t, lifecycle.Hold(nil, r))
+	for word, change := range map[string]func(*lifecycle.RepeatRequest){
+		"has gone by":           func(r *lifecycle.RepeatRequest) { r.Start = start.AddDate(0, 0, 1) },
+		"most a season":         func(r *lifecycle.RepeatRequest) { r.Used = 4 },
+		"before picking":        func(r *lifecycle.RepeatRequest) { r.Harvest, r.Wait = start.AddDate(0, 0, 9), 3 },
+		"shortest gap of 8 day": func(r *lifecycle.RepeatRequest) { r.GapMin = 8 },
+	} {
+		now := r
+		change(&now)
+		err := lifecycle.Hold(on(0, 7, 14), now)
+		assert.ErrorContains(t, err, word)
+	}
+	// What is planned holds at once.
+	rapid.Check(t, func(t *rapid.T) {
+		r := lifecycle.RepeatRequest{Start: start, GapMin: rapid.IntRange(1, 10).Draw(t, "gap"), Most: rapid.IntRange(1, 8).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"), Harvest: start.AddDate(0, 0, rapid.IntRange(0, 30).Draw(t, "harvest")), Wait: rapid.IntRange(0, 10).Draw(t, "wait")}
+		r.GapMax = r.GapMin + 5
+		s, err := lifecycle.Repeats(r)
+		require.NoError(t, err)
+		require.NoError(t, lifecycle.Hold(s.Days, r))
+	})
+}

@@ -192,6 +192,30 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	return s, nil
 }
 
+// Hold says why days that were planned earlier no longer hold under a request as
+// it stands now (a stricter label, an earlier picking, a day gone by), nil when
+// they do. The rhythm itself is not asked again.
+func Hold(days []time.Time, r RepeatRequest) error {
+	anew := "set the days anew"
+	switch {
+	case len(days) == 0:
+		return nil
+	case days[0].Before(r.Start):
+		return fault.New("days", "the first day, "+days[0].Format("2 January")+", has gone by", anew)
+	case r.Most > 0 && r.Used+len(days) > r.Most:
+		return fault.New("days", fmt.Sprintf("%s planned and %s used is more than the label's most a season, %d", plain.Times(len(days)), plain.Times(r.Used), r.Most), anew)
+	}
+	for i, d := range days {
+		if r.picking(d) > 0 {
+			return fault.New("days", fmt.Sprintf("%s falls inside the %s before picking", d.Format("2 January"), plain.Days(r.Wait)), anew)
+		}
+		if i > 0 && int(d.Sub(days[i-1]).Hours()/24) < r.GapMin {
+			return fault.New("days", fmt.Sprintf("%s comes sooner than the label's shortest gap of %s", d.Format("2 January"), plain.Days(r.GapMin)), anew)
+		}
+	}
+	return nil
+}
+
 // picking is how many days a treatment has to be put off for the wait before
 // picking, 0 when it may be given.
 func (r *RepeatRequest) picking(day time.Time) int {

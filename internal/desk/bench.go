@@ -173,7 +173,7 @@ func (s *Service) Review(ctx context.Context, who Person, id string, from int, a
 				return "", fault.New("note", "is empty", "say what the trainee should look at again")
 			}
 			by := c.Verdict.By
-			c.Verdict = nil
+			c.Verdict, c.Act, c.Treatment, c.Mix, c.Days, c.Doses = nil, nil, nil, nil, nil, []Dosed{} // they answered it
 			return "sent back to " + by + ": " + note, nil
 		}
 		c.Verdict.NeedsReview, c.Verdict.ReviewedBy = false, who.Name

@@ -30,43 +30,31 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (Days, 
 }
 
 func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, error) {
-	if c.Treatment == nil {
-		return Days{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
-	}
-	ident, _, err := s.Identity(ctx)
+	req, err := s.repeatRequest(ctx, c)
 	if err != nil {
 		return Days{}, err
 	}
-	sit, err := s.situation(ctx, c)
-	if err != nil {
-		return Days{}, err
-	}
-	r := s.repeated(c)
-	if r == nil {
-		return Days{}, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
-	}
-	start := s.today(ident)
 	if in.Start != "" {
-		if start, err = time.Parse(remedy.DateLayout, in.Start); err != nil {
+		start, err := time.Parse(remedy.DateLayout, in.Start)
+		if err != nil {
 			return Days{}, fault.New("start", fmt.Sprintf("%q is not a day", in.Start), "write it as YYYY-MM-DD")
 		}
-		if start.Before(s.today(ident)) {
+		if start.Before(req.Start) {
 			return Days{}, fault.New("start", "lies in the past", "start today or later")
 		}
-	}
-	lab := sit.House.Labels[r.ID]
-	req := lifecycle.RepeatRequest{Start: start, GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, Want: 3, School: in.Gap, Kills: r.Kills["egg"]}
-	if lab.Most > 0 && (req.Most == 0 || lab.Most < req.Most) {
-		req.Most = lab.Most
+		req.Start = start
 	}
 	if in.Count > 0 {
 		req.Want = in.Count
 	}
-	if sit.Edible && sit.DaysToHarvest != nil {
-		req.Harvest, req.Wait = s.today(ident).AddDate(0, 0, *sit.DaysToHarvest), max(r.WaitDays, lab.WaitDays)
-	}
 	school := "computed"
-	if in.Gap == 0 {
+	if in.Gap > 0 {
+		req.School = in.Gap
+	} else {
+		sit, err := s.situation(ctx, c)
+		if err != nil {
+			return Days{}, err
+		}
 		for _, x := range remedy.Schools(s.Base, sit) {
 			if x.School == "rhythm" {
 				school = x.Option
@@ -74,24 +62,11 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		}
 		req.School, req.Burst = lifecycle.Rhythm(school, req.GapMin)
 	}
-	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
-		if t.Remedy == r.ID {
-			req.Used++
-		}
-	}
-	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
-		temp := remedy.Warmth(c.Intake.Place, s.weather(ident).Mean(start, 14))
-		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), temp)
-		if err != nil {
-			return Days{}, err
-		}
-		req.Window = &w
-	}
 	sched, err := lifecycle.Repeats(req)
 	if err != nil {
 		return Days{}, err
 	}
-	out := Days{Start: start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	out := Days{Start: req.Start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
 	if school != "computed" {
 		out.Notes = append([]string{"The rhythm chosen here: " + s.Base.School("rhythm").Option(school).Name + ", kept inside the label."}, out.Notes...)
 	}
@@ -99,6 +74,74 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		out.On = append(out.On, d.Format(remedy.DateLayout))
 	}
 	return out, nil
+}
+
+// repeatRequest is what bears on the days of this case today, the rhythm left
+// open: the label in hand, what was used, the next picking, the pest's life.
+func (s *Service) repeatRequest(ctx context.Context, c *Case) (lifecycle.RepeatRequest, error) {
+	var req lifecycle.RepeatRequest
+	if c.Treatment == nil {
+		return req, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
+	}
+	ident, _, err := s.Identity(ctx)
+	if err != nil {
+		return req, err
+	}
+	sit, err := s.situation(ctx, c)
+	if err != nil {
+		return req, err
+	}
+	r := s.repeated(c)
+	if r == nil {
+		return req, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
+	}
+	today, lab := s.today(ident), sit.House.Labels[r.ID]
+	req = lifecycle.RepeatRequest{Start: today, GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, Want: 3, Kills: r.Kills["egg"]}
+	if lab.Most > 0 && (req.Most == 0 || lab.Most < req.Most) {
+		req.Most = lab.Most
+	}
+	if sit.Edible && sit.DaysToHarvest != nil {
+		req.Harvest, req.Wait = today.AddDate(0, 0, *sit.DaysToHarvest), max(r.WaitDays, lab.WaitDays)
+	}
+	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
+		if t.Remedy == r.ID {
+			req.Used++
+		}
+	}
+	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
+		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, s.weather(ident).Mean(today, 14)))
+		if err != nil {
+			return req, err
+		}
+		req.Window = &w
+	}
+	return req, nil
+}
+
+// stillHolds says what of the amounts and days no longer holds: a label, a
+// picking or a day may have changed since they were kept.
+func (s *Service) stillHolds(ctx context.Context, c *Case) error {
+	var l fault.List
+	if m := c.Mix; m != nil {
+		_, err := s.Blend(ctx, MixInput{Remedy: m.Remedy, Rate: m.Rate, Use: m.Use, Volume: m.Volume, Sprayer: m.Sprayer, Spoons: m.Spoons, Stock: m.Stock, With: m.With, BothLabels: m.BothLabels, Treatments: m.Treatments})
+		for _, f := range fault.From(err) {
+			l.Add("mix."+f.Field, f.Problem, "work the amounts out anew on the Mix step; "+f.Mend)
+		}
+	}
+	if c.Days != nil {
+		req, err := s.repeatRequest(ctx, c)
+		l.AddErr("", err)
+		days := []time.Time{}
+		for _, on := range c.Days.On {
+			d, err := time.Parse(remedy.DateLayout, on)
+			l.AddErr("days", err)
+			days = append(days, d)
+		}
+		if err == nil {
+			l.AddErr("", lifecycle.Hold(days, req))
+		}
+	}
+	return l.Err()
 }
 
 // repeated is the chosen remedy whose days are planned: the harshest one that

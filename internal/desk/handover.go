@@ -35,6 +35,9 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			if err := s.mayUse(ctx, c, c.Treatment.Remedies); err != nil {
 				return "", err
 			}
+			if err := s.stillHolds(ctx, c); err != nil {
+				return "", err
+			}
 		}
 		today := s.today(ident)
 		days := []time.Time{}

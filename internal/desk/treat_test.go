@@ -165,6 +165,57 @@ func TestNoTreatmentFallsInsideTheWaitBeforePicking(t *testing.T) {
 	assert.Equal(t, []string{"2026-07-12", "2026-07-20"}, d.On, "picking is counted from the day it was brought in")
 }
 
+func TestWhatWasKeptHasToHoldAtTheHandOver(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	in := bean
+	pick := 20
+	in.Edible, in.DaysToHarvest = true, &pick
+	b.known(in, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}))
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, Gap: 7}))
+	label := func(l remedy.Label) { b.house(func(h *remedy.House) { h.Labels["soap"] = l }) }
+	refused := func(field, word string) {
+		t.Helper()
+		_, err := b.HandOver(ctx, b.who, b.v.ID, b.v.Version)
+		require.ErrorContains(t, err, word)
+		assert.Equal(t, field, fault.From(err)[0].Field)
+	}
+	label(remedy.Label{Low: "5 mL per L", High: "12 mL per L"})
+	refused("mix.use", "top rate of 12 mL per L")
+	label(remedy.Label{RepeatMin: 12})
+	refused("days", "shortest gap of 12 days")
+	label(remedy.Label{Most: 1})
+	refused("days", "most a season")
+	label(remedy.Label{})
+	sooner := 9
+	in.DaysToHarvest = &sooner
+	b.keep(b.SetIntake(ctx, b.who, b.v.ID, b.v.Version, in))
+	label(remedy.Label{WaitDays: 3})
+	refused("days", "before picking")
+	label(remedy.Label{})
+	b.now = b.now.AddDate(0, 0, 1)
+	refused("days", "has gone by")
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, Gap: 7}))
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+}
+
+func TestSentBackTakesWhatAnsweredItAlong(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	wren := desk.Person{ID: "w", Name: "Wren", Role: "trainee"}
+	b.keep(b.CheckIn(ctx, wren, bean, ""))
+	b.keep(b.Look(ctx, wren, b.v.ID, b.v.Version, differential.Look{Finding: "flecks", State: "many"}))
+	b.keep(b.SetVerdict(ctx, wren, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "working"}))
+	b.keep(b.SetTreatment(ctx, wren, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.keep(b.Review(ctx, b.who, b.v.ID, b.v.Version, false, "look at what jumps"))
+	assert.Nil(t, b.v.Treatment)
+	_, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{})
+	assert.ErrorContains(t, err, "nothing is chosen")
+	assert.Equal(t, "bench", string(b.v.Stage))
+}
+
 func TestTwoInOneTank(t *testing.T) {
 	base := herbarium.Embedded()
 	blend := func(in desk.MixInput) (desk.Mixed, error) {

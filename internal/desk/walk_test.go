@@ -72,7 +72,7 @@ func (w *walk) step() (string, desk.View, error) {
 		return who.Role + " " + name, v, err
 	}
 	// Every other step is what the bench says comes next, so that walks get far.
-	step := rapid.IntRange(0, 15).Draw(w.T, "step")
+	step := rapid.IntRange(0, 16).Draw(w.T, "step")
 	if i := slices.IndexFunc(b.v.Steps, func(x casework.Step) bool { return x.State == "next" }); i >= 0 && b.v.Stage != "closed" && rapid.Bool().Draw(w.T, "as the bench says") {
 		who = b.who
 		step = map[string]int{"look": 0, "verdict": 3, "act": 5, "remedy": 6, "mix": 8, "days": 9, "handover": 10}[b.v.Steps[i].ID]
@@ -113,6 +113,9 @@ func (w *walk) step() (string, desk.View, error) {
 	case 13:
 		v, err := b.NextRound(ctx, who, id, at, w.id([]string{"repeat", "step up", "switch", "bring back"}, "move"))
 		return one("goes round", v, err)
+	case 15:
+		v, err := b.Review(ctx, who, id, at, rapid.Bool().Draw(w.T, "agree"), w.id([]string{"", "look below"}, "word"))
+		return one("reviews", v, err)
 	case 14:
 		v, err := b.Undo(ctx, who, id, at)
 		return one("takes back", v, err)
@@ -236,7 +239,7 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 			done[did]++
 		}
 	})
-	for _, did := range []string{"looks", "settles", "weighs", "chooses", "mixes", "plans", "hands over", "asks", "goes round", "takes back", "closes", "reopens"} {
+	for _, did := range []string{"looks", "settles", "weighs", "chooses", "mixes", "plans", "hands over", "asks", "goes round", "reviews", "takes back", "closes", "reopens"} {
 		require.Positive(t, done["advisor "+did], "no walk ever got as far as: %s\n%s", did, fmt.Sprint(done))
 	}
 }
