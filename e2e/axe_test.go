@@ -44,6 +44,13 @@ func TestAxeFindsNothingSerious(t *testing.T) {
 		p.see("main")
 		check(s)
 	}
+	p.step("handover")
+	p.see(`[data-grower-page]`)
+	var link string
+	p.eval(`document.querySelector('[data-grower-page]').getAttribute('href')`, &link)
+	p.open(link)
+	p.see(`.paper`)
+	check("grower's page")
 	for _, path := range []string{"/mixing", "/plates", "/plates/latania-scale", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet", "/house", "/bench"} {
 		p.open(path)
 		p.see("main")

@@ -3,7 +3,9 @@ package e2e
 import (
 	"fmt"
 	"testing"
+	"time"
 
+	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 )
@@ -139,4 +141,56 @@ func TestARegulatedSuspectIsReferred(t *testing.T) {
 	var open int
 	p.eval(`[...document.querySelectorAll('.offer')].filter(o => o.dataset.status !== 'no' && o.dataset.remedy !== 'inspect' && o.dataset.remedy !== 'leave').length`, &open)
 	assert.Zero(t, open, "no treatment is offered")
+}
+
+// The laboratory answers after the page went out: the grower keeps the old
+// page, is told to ask, and finds the new one at the same address.
+func TestALateAnswerIsHandedOverAnew(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Hedra Lyle", "Courgette", "garden", "white patches, perhaps only dust")
+	p.say("powder", "film", "powder")
+	p.step("verdict")
+	p.click(`[data-chip=undetermined]`)
+	p.click(`[data-do=settle]`)
+	p.see(`.paper`)
+	p.click(`[data-do=hand-over]`)
+	var link string
+	p.see(`[data-grower-page]`)
+	p.eval(`document.querySelector('[data-grower-page]').getAttribute('href')`, &link)
+	p.step("remedy")
+	p.see(`[data-handed]`)
+
+	p.step("verdict")
+	p.click(`[data-cause=powdery-mildew]`)
+	p.fill(`input[name=note]`, "the laboratory saw its spores")
+	p.click(`[data-do=settle]`)
+	p.see(`input[name=counts]`)
+	p.open(link)
+	p.read("We are looking at your plant once more")
+	p.read("Not yet known")
+
+	p.open("/")
+	p.read("Ask how it went")
+	p.openCase("Hedra Lyle")
+	p.step("act")
+	p.click(`[data-chip=light]`)
+	p.click(`[data-do=act]`)
+	p.see(`.offer.on`)
+	p.click(`[data-do=keep-remedy]`)
+	for _, step := range []string{"keep-mix", "keep-days"} { // only where something chosen needs it
+		p.do(chromedp.Sleep(400 * time.Millisecond))
+		var there bool
+		p.eval(fmt.Sprintf(`!!document.querySelector('[data-do=%s]')`, step), &there)
+		if there {
+			p.click(`[data-do=` + step + `]`)
+		}
+	}
+	p.see(`[data-old-page]`)
+	p.click(`[data-do=hand-over]`)
+	p.read("Handed over")
+	p.open(link)
+	p.read("Powdery mildew")
+	assert.NotContains(t, p.text(`.paper`), "once more")
 }

@@ -138,6 +138,7 @@ export function VerdictStep({ view }: { view: View }) {
           <TextField
             label={changed ? 'What changed your mind (kept in the story)' : 'A word on why, if it is not plain'}
             value={note}
+            name="note"
             onChange={(e) => type({ note: e.target.value })}
             error={!!change.error && 'field' in change.error && !!change.error.field('note')}
           />
