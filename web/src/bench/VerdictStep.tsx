@@ -1,11 +1,11 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type S, take, type View } from '../api/client';
+import type { S, View } from '../api/client';
 import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { SplitTable, TwoOrThree, useSplit } from '../plates/Apart';
 import { Chips } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
@@ -225,59 +225,19 @@ function Review({
   );
 }
 
-/** What would tell any two or three causes apart, best look per minute first. */
+/** What would tell any two or three causes apart. */
 function SplitSheet({ first }: { first: string[] }) {
-  const { data: kb } = useVocabulary();
   const [own, setOwn] = useState<string[] | null>(null);
   const causes = own ?? first;
-  const name = (id: string) => kb?.causes.find((c) => c.id === id)?.name ?? id;
-  const { data } = useQuery({
-    queryKey: ['split', ...causes],
-    queryFn: () => take(api.GET('/api/v1/split', { params: { query: { cause: causes } } })),
-    enabled: causes.length >= 2,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const { data } = useSplit(causes);
   return (
     <div className="sheet pad">
       <h2>What tells them apart</h2>
-      <Autocomplete
-        multiple
-        size="small"
-        options={kb?.causes ?? []}
-        value={causes.flatMap((id) => kb?.causes.find((c) => c.id === id) ?? [])}
-        getOptionLabel={(c) => c.name}
-        getOptionKey={(c) => c.id}
-        getOptionDisabled={() => causes.length >= 3}
-        onChange={(_, v) => setOwn(v.map((c) => c.id).slice(0, 3))}
-        renderInput={(p) => <TextField {...p} label="Any two or three causes" name="split" />}
-      />
+      <TwoOrThree causes={causes} set={setOwn} name="split" />
       {causes.length < 2 ? (
         <p className="quiet">Choose two or three.</p>
       ) : (
-        <div style={{ overflowX: 'auto' }}>
-          <table className="lines" style={{ marginTop: 6 }}>
-            <thead>
-              <tr>
-                <th scope="col">Look</th>
-                {causes.map((c) => (
-                  <th scope="col" key={c}>
-                    {name(c)}
-                  </th>
-                ))}
-              </tr>
-            </thead>
-            <tbody>
-              {data?.slice(0, 6).map((l) => (
-                <tr key={l.finding}>
-                  <td>{l.name}</td>
-                  {l.expect.map((e, i) => (
-                    <td key={causes[i]}>{e.join(' or ') || 'it varies'}</td>
-                  ))}
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <SplitTable causes={causes} looks={data?.slice(0, 6) ?? []} />
       )}
     </div>
   );

@@ -1,16 +1,13 @@
-import Autocomplete from '@mui/material/Autocomplete';
-import TextField from '@mui/material/TextField';
-import { useQueries, useQuery } from '@tanstack/react-query';
+import { useQueries } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
 import { api, type S, take } from '../api/client';
-import { useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
+import { SplitTable, TwoOrThree, useSplit } from './Apart';
 import { lit } from './lit';
 import { Plate, SlidePlate } from './Plate';
 
 /** Two or three plates side by side: what they share is faded, only the differences are lit. */
 export function Compare() {
-  const { data: kb } = useVocabulary();
   const [p, setP] = useSearchParams();
   const ids = p.getAll('cause').slice(0, 3);
   const set = (v: string[]) =>
@@ -25,14 +22,8 @@ export function Compare() {
       staleTime: Number.POSITIVE_INFINITY,
     })),
   });
-  const split = useQuery({
-    queryKey: ['split', ...ids],
-    queryFn: () => take(api.GET('/api/v1/split', { params: { query: { cause: ids } } })),
-    enabled: ids.length >= 2,
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+  const split = useSplit(ids);
   const shown = texts.flatMap((t) => (t.data ? [t.data] : []));
-  const name = (id: string) => kb?.causes.find((c) => c.id === id)?.name ?? id;
   const lights = lit(shown.map((c) => c.drawing));
   const pairs = shown.flatMap((a, i) =>
     shown.slice(i + 1).map((b) => ({ a, b, say: a.lookAlikes.find((l) => l.cause === b.id)?.split })),
@@ -42,18 +33,7 @@ export function Compare() {
     <div className="stack">
       <div className="row mid" style={{ gap: 14 }}>
         <h1>Side by side</h1>
-        <Autocomplete
-          multiple
-          size="small"
-          sx={{ flex: 1 }}
-          options={kb?.causes ?? []}
-          value={ids.flatMap((id) => kb?.causes.find((c) => c.id === id) ?? [])}
-          getOptionLabel={(c) => c.name}
-          getOptionKey={(c) => c.id}
-          getOptionDisabled={() => ids.length >= 3}
-          onChange={(_, v) => set(v.map((c) => c.id).slice(0, 3))}
-          renderInput={(x) => <TextField {...x} label="Any two or three causes" name="compare" />}
-        />
+        <TwoOrThree causes={ids} set={set} name="compare" />
         <Link to="/plates" className="quiet">
           all plates
         </Link>
@@ -96,30 +76,9 @@ export function Compare() {
               </ul>
             </div>
           )}
-          <div className="sheet pad" style={{ overflowX: 'auto' }}>
+          <div className="sheet pad">
             <h2>Where they differ</h2>
-            <table className="lines">
-              <thead>
-                <tr>
-                  <th scope="col">Look</th>
-                  {ids.map((c) => (
-                    <th scope="col" key={c}>
-                      {name(c)}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {split.data?.slice(0, 10).map((l) => (
-                  <tr key={l.finding} data-differs={l.finding}>
-                    <th scope="row">{l.name}</th>
-                    {l.expect.map((e, i) => (
-                      <td key={ids[i]}>{e.join(' or ') || <span className="quiet">it varies</span>}</td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <SplitTable causes={ids} looks={split.data?.slice(0, 10) ?? []} />
           </div>
         </>
       )}
