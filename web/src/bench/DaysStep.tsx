@@ -117,8 +117,8 @@ export function DaysStep({ view }: { view: View }) {
           onChange={(v) => setSchool(v[0] ?? '0')}
         />
         <small>
-          The label's shortest gap, longest gap and most per season always hold. The temperature is that of the
-          simulated forecast, or 20 °C indoors.
+          The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is
+          that of the simulated forecast, 6 °C more in a greenhouse, and 20 °C indoors.
         </small>
       </div>
     </form>
