@@ -3,6 +3,7 @@ package herbarium
 import (
 	"bytes"
 	"embed"
+	"errors"
 	"fmt"
 	"io/fs"
 	"os"
@@ -122,7 +123,7 @@ func (e *entries) read(name, label string, data []byte) error {
 func decode[T any](label string, data []byte, into *[]*T, mark func(*T) *string) error {
 	var list []*T
 	dec := yaml.NewDecoder(bytes.NewReader(data), yaml.Strict(), yaml.DisallowUnknownField())
-	if err := dec.Decode(&list); err != nil {
+	if err := calmly(func() error { return dec.Decode(&list) }); err != nil {
 		return fmt.Errorf("%s: %s", label, yaml.FormatError(err, false, false))
 	}
 	for i, x := range list {
@@ -135,4 +136,15 @@ func decode[T any](label string, data []byte, into *[]*T, mark func(*T) *string)
 	}
 	*into = append(*into, list...)
 	return nil
+}
+
+// calmly turns a panic of the YAML reader into an error: on some broken files
+// (a tag without a list behind it) it panics, found by FuzzRead.
+func calmly(f func() error) (err error) {
+	defer func() {
+		if r := recover(); r != nil {
+			err = errors.New("is no list of entries; start each with a dash")
+		}
+	}()
+	return f()
 }

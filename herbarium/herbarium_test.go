@@ -39,6 +39,7 @@ func TestBrokenFilesNameThePlace(t *testing.T) {
 		"not a list":    {"causes/x.yaml", "id: a\n", "causes/x.yaml"},
 		"broken yaml":   {"findings/x.yaml", "- {id: [\n", "findings/x.yaml"},
 		"lone dash":     {"hosts/x.yaml", "-\n", "lone dash"},
+		"a lone tag":    {"findings/x.yaml", "! 00000000000\n", "start each with a dash"},
 		"lost file":     {"notes/x.yaml", "- {id: a}\n", "no folder"},
 	} {
 		t.Run(name, func(t *testing.T) {
@@ -60,6 +61,7 @@ func FuzzRead(f *testing.F) {
 	f.Add("findings/a.yaml", "- {id: a, states: [{id: x}, {id: y}]}")
 	f.Add("conflicts.yaml", "- {a: x, b: y}")
 	f.Add("lifetables.yaml", "- &a [*a]")
+	f.Add("findings/a.yaml", "! 00000000000")
 	f.Fuzz(func(t *testing.T, name, text string) {
 		var e entries
 		if e.read(name, name, []byte(text)) == nil {
