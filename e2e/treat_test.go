@@ -120,6 +120,7 @@ func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
 	p.step("verdict")
 	p.click(`[data-do=settle]`)
 	p.fill(`input[name=counts]`, "22 31 18 40 25 33")
+	p.see(`[data-decision=act]`) // the answer moves the buttons down
 	p.click(`[data-do=act]`)
 	p.see(`.offer.on[data-remedy=soap]`)
 	p.click(`[data-do=keep-remedy]`)
