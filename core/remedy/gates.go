@@ -195,7 +195,11 @@ func food(g *gateInput) []Reason {
 		out = append(out, say("food", Care, "Wait %s between it and picking; the harvest day is not known.", plain.Days(wait))...)
 	case *g.s.DaysToHarvest < wait:
 		free := g.day.AddDate(0, 0, *g.s.DaysToHarvest)
-		out = append(out, Reason{"food", NotNow, fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", plain.Days(*g.s.DaysToHarvest), plain.Days(wait)), free.Format(DateLayout)})
+		text := fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", plain.Days(*g.s.DaysToHarvest), plain.Days(wait))
+		if *g.s.DaysToHarvest == 0 { // the day has come, or has gone by since it was brought in
+			text = fmt.Sprintf("It is due to be picked now, and it asks for a wait of %s: pick first, then write down the next picking on Brought in.", plain.Days(wait))
+		}
+		out = append(out, Reason{"food", NotNow, text, free.Format(DateLayout)})
 	default:
 		out = append(out, say("food", Care, "Wait %s before picking.", plain.Days(wait))...)
 	}

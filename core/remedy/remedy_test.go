@@ -142,6 +142,27 @@ func TestThePickIsTheMildestThatWorks(t *testing.T) {
 	}
 }
 
+func TestTheWaitBeforePickingSaysWhatToDo(t *testing.T) {
+	say := func(days int) remedy.Offer {
+		a, err := remedy.Advise(herbarium.Embedded(), "leaf-spot", remedy.Situation{Host: "chard", Place: "garden", Date: "2026-07-10", Edible: true, DaysToHarvest: ptr(days)})
+		require.NoError(t, err)
+		for _, o := range a.Offers {
+			if o.Remedy == "copper" {
+				return o
+			}
+		}
+		return remedy.Offer{}
+	}
+	soon := say(3)
+	assert.Equal(t, remedy.NotNow, soon.Status)
+	assert.Contains(t, soon.Reasons[0].Text, "Picking is in 3 days and it asks for 14 days: pick first")
+	assert.Contains(t, say(1).Reasons[0].Text, "Picking is in a day")
+	due := say(0)
+	assert.Equal(t, remedy.NotNow, due.Status, "a day gone by frees nothing by itself")
+	assert.Contains(t, due.Reasons[0].Text, "write down the next picking")
+	assert.Equal(t, remedy.Care, say(14).Status)
+}
+
 // Over all causes, representative plants and seasons.
 func TestMatrix(t *testing.T) {
 	b := herbarium.Embedded()
