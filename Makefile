@@ -42,6 +42,7 @@ dev: $(WEB)
 	@trap 'kill 0' EXIT; go run ./cmd/botanik demo & cd web && npx --no-install vite
 
 api: $(PAGE)
+	go test ./internal/httpapi -run TestExamples -record -count=1
 	go run ./cmd/botanik openapi > internal/httpapi/openapi.json
 	cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o src/api/schema.d.ts
 

@@ -1,15 +1,20 @@
 package main
 
 import (
+	"context"
+	"errors"
 	"fmt"
 	"io"
 	"slices"
 	"strings"
 	"text/tabwriter"
+	"time"
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/internal/calc"
+	"botanik/internal/desk"
+	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
 )
@@ -102,6 +107,7 @@ func calcCmd(base loadBase) *cobra.Command {
 func kbCmd(base loadBase, dir *string) *cobra.Command {
 	cmd := &cobra.Command{Use: "kb", Short: "The herbarium: list its vocabulary, check it"}
 	var asJSON bool
+	var data string
 	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools"}
 	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: cobra.ExactArgs(1), ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
 		if !slices.Contains(kinds, args[0]) {
@@ -120,6 +126,13 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 			return err
 		}
 		problems := knowledge.Check(b)
+		if data != "" {
+			more, err := houseProblems(cmd.Context(), data, b)
+			if err != nil {
+				return err
+			}
+			problems = append(problems, more...)
+		}
 		for _, p := range problems {
 			_, _ = fmt.Fprintln(cmd.OutOrStdout(), p)
 		}
@@ -129,12 +142,29 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 		_, err = fmt.Fprintf(cmd.OutOrStdout(), "sound: %d causes, %d findings, %d hosts, %d remedies, %d conflicts, %d life tables, %d schools\n", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies), len(b.Conflicts), len(b.LifeTables), len(b.Schools))
 		return err
 	}}
+	check.Flags().StringVar(&data, "data", "", "also hold the house's answers in this data folder against the herbarium")
 	for _, c := range []*cobra.Command{list, check} {
 		c.Flags().StringVar(dir, "dir", *dir, "same as --herbarium")
 		_ = c.Flags().MarkHidden("dir")
 		cmd.AddCommand(c)
 	}
 	return cmd
+}
+
+// houseProblems is what a desk's house rules name that this herbarium lacks.
+func houseProblems(ctx context.Context, dir string, b *knowledge.Base) ([]knowledge.Problem, error) {
+	st, err := store.Attach(ctx, dir)
+	if err != nil {
+		return nil, err
+	}
+	house, _, err := desk.New(st, b, time.Now).HouseRules(ctx)
+	out := []knowledge.Problem{}
+	if err == nil {
+		for _, f := range fault.From(desk.CheckHouse(b, house)) {
+			out = append(out, knowledge.Problem{File: dir, Entry: "house rules, " + f.Field, What: f.Problem, Mend: f.Mend})
+		}
+	}
+	return out, errors.Join(err, st.Close())
 }
 
 func listKind(w io.Writer, b *knowledge.Base, kind string, asJSON bool) error {

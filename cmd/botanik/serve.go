@@ -6,15 +6,20 @@ import (
 	"fmt"
 	"io"
 	"log/slog"
+	"net"
+	"net/http"
+	"net/netip"
 	"os"
 	"path/filepath"
 	"strings"
 	"time"
 
+	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
+	"botanik/internal/people"
 	"botanik/internal/store"
 	"botanik/web"
 
@@ -28,6 +33,8 @@ func env(key, or string) string {
 	return or
 }
 
+func dataDir() string { return env("BOTANIK_DATA", "data") }
+
 func logger() *slog.Logger {
 	level := slog.LevelInfo
 	if os.Getenv("BOTANIK_DEBUG") != "" {
@@ -36,122 +43,196 @@ func logger() *slog.Logger {
 	return slog.New(slog.NewJSONHandler(os.Stderr, &slog.HandlerOptions{Level: level}))
 }
 
+// open is one desk, open.
+type open struct {
+	store  *store.Store
+	desk   *desk.Service
+	people *people.Service
+}
+
+func (o open) close() error { return o.store.Close() }
+
+func sound(base loadBase) (*knowledge.Base, error) {
+	b, err := base()
+	if err != nil {
+		return nil, err
+	}
+	if p := knowledge.Check(b); len(p) > 0 {
+		return nil, fmt.Errorf("the herbarium is not sound (%d rules): %s; botanik kb check lists them all", len(p), p[0])
+	}
+	return b, nil
+}
+
+func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
+	b, err := sound(base)
+	if err != nil {
+		return open{}, err
+	}
+	st, err := store.Open(ctx, dir)
+	if err != nil {
+		return open{}, err
+	}
+	return open{st, desk.New(st, b, time.Now), people.New(st, time.Now)}, nil
+}
+
 func serveCmd(base loadBase) *cobra.Command {
 	return &cobra.Command{Use: "serve", Short: "Start the desk (BOTANIK_ADDR, BOTANIK_DATA)", Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
-		return withDesk(cmd.Context(), base, env("BOTANIK_DATA", "data"), func(d *desk.Service) error {
-			people, err := d.People(cmd.Context())
-			if err != nil {
-				return err
-			}
-			if len(people) == 0 {
-				_, _ = fmt.Fprintln(cmd.ErrOrStderr(), "Nobody can sign in yet. Add someone: botanik user add LOGIN --name NAME --role coordinator")
-			}
-			return listen(cmd.Context(), d, cmd.OutOrStdout(), "")
-		})
+		opts, err := options()
+		if err != nil {
+			return err
+		}
+		ln, err := listener()
+		if err != nil {
+			return err
+		}
+		o, err := openDesk(cmd.Context(), base, dataDir())
+		var t *store.Trouble
+		if errors.As(err, &t) {
+			return outOfOrder(cmd.Context(), ln, cmd.ErrOrStderr(), t)
+		}
+		if err != nil {
+			return errors.Join(err, ln.Close())
+		}
+		return errors.Join(serve(cmd, ln, o, opts), o.close())
 	}}
 }
+
+func serve(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options) error {
+	all, err := o.people.All(cmd.Context())
+	if err != nil {
+		return err
+	}
+	if len(all) == 0 {
+		_, _ = fmt.Fprintln(cmd.ErrOrStderr(), "Nobody can sign in yet. Add someone: botanik user add LOGIN --name NAME --role coordinator")
+	}
+	return listen(cmd, ln, o, opts, "")
+}
+
+func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, hello string) error {
+	s := httpapi.New(o.desk, o.people, opts)
+	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
+	return s.Serve(cmd.Context(), ln)
+}
+
+// options of the server, from the environment.
+func options() (httpapi.Options, error) {
+	o := httpapi.Options{Page: web.Dist(), Log: logger(), HTTPS: os.Getenv("BOTANIK_HTTPS") != ""}
+	for _, p := range strings.FieldsFunc(os.Getenv("BOTANIK_PROXY"), func(r rune) bool { return r == ',' || r == ' ' }) {
+		if a, err := netip.ParseAddr(p); err == nil {
+			o.Proxies = append(o.Proxies, netip.PrefixFrom(a, a.BitLen()))
+			continue
+		}
+		n, err := netip.ParsePrefix(p)
+		if err != nil {
+			return o, fault.New("BOTANIK_PROXY", fmt.Sprintf("%q is no address", p), "write addresses or networks with commas between, like 127.0.0.1,10.0.0.0/8")
+		}
+		o.Proxies = append(o.Proxies, n)
+	}
+	return o, nil
+}
+
+// listener takes the address before any file is touched: a desk that cannot be
+// reached must change nothing.
+func listener() (net.Listener, error) {
+	addr := env("BOTANIK_ADDR", "127.0.0.1:8080")
+	ln, err := net.Listen("tcp", addr)
+	if err != nil {
+		return nil, fmt.Errorf("%s cannot be listened on; choose another with BOTANIK_ADDR: %w", addr, err)
+	}
+	return ln, nil
+}
+
+// outOfOrder keeps the address and says on it what is wrong with the desk's
+// file, until somebody has mended it and starts the desk again.
+func outOfOrder(ctx context.Context, ln net.Listener, w io.Writer, t *store.Trouble) error {
+	_, _ = fmt.Fprintf(w, "The desk cannot open: %v.\nUntil it is mended and started again, http://%s says so.\n", t, ln.Addr())
+	srv := &http.Server{ReadHeaderTimeout: 5 * time.Second, Handler: http.HandlerFunc(func(w http.ResponseWriter, r *http.Request) {
+		w.Header().Set("Cache-Control", "no-store")
+		w.Header().Set("X-Content-Type-Options", "nosniff")
+		switch {
+		case r.URL.Path == "/healthz":
+			w.Header().Set("Content-Type", "application/json")
+			w.WriteHeader(http.StatusServiceUnavailable)
+			_ = printJSON(w, map[string]string{"status": t.Error()})
+		case strings.HasPrefix(r.URL.Path, "/api/"):
+			w.Header().Set("Content-Type", "application/problem+json")
+			w.WriteHeader(http.StatusServiceUnavailable)
+			_ = printJSON(w, map[string]any{"type": "about:blank", "title": "The desk cannot open", "status": http.StatusServiceUnavailable, "detail": t.Error() + "."})
+		default:
+			w.Header().Set("Content-Type", "text/plain; charset=utf-8")
+			w.WriteHeader(http.StatusServiceUnavailable)
+			_, _ = fmt.Fprintf(w, "The desk cannot open just now: %v.\n", t)
+		}
+	})}
+	ended := make(chan error, 1)
+	go func() { ended <- srv.Serve(ln) }()
+	select {
+	case err := <-ended:
+		return err
+	case <-ctx.Done():
+		_ = srv.Close()
+		return t
+	}
+}
+
+// keptDemos is how many earlier demo desks stay beside the newest.
+const keptDemos = 3
 
 func demoCmd(base loadBase) *cobra.Command {
 	var fresh bool
 	cmd := &cobra.Command{Use: "demo", Short: "Start the Merrin Sound demo desk, all made up", Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
-		dir := env("BOTANIK_DATA", filepath.Join(os.TempDir(), "botanik-demo"))
-		if fresh {
-			if err := removeDesk(dir); err != nil {
-				return err
-			}
-		}
-		return withDesk(cmd.Context(), base, dir, func(d *desk.Service) error {
-			if err := demo.Fill(cmd.Context(), d, time.Now()); err != nil {
-				return err
-			}
-			return listen(cmd.Context(), d, cmd.OutOrStdout(), demo.SignIns())
-		})
-	}}
-	cmd.Flags().BoolVar(&fresh, "fresh", true, "start with a new desk each time")
-	return cmd
-}
-
-// removeDesk deletes only a desk's own files from a folder.
-func removeDesk(dir string) error {
-	for _, f := range []string{store.FileName, store.FileName + "-wal", store.FileName + "-shm"} {
-		if err := os.Remove(filepath.Join(dir, f)); err != nil && !errors.Is(err, os.ErrNotExist) {
-			return err
-		}
-	}
-	return nil
-}
-
-func withDesk(ctx context.Context, base loadBase, dir string, f func(*desk.Service) error) error {
-	b, err := base()
-	if err != nil {
-		return err
-	}
-	if p := knowledge.Check(b); len(p) > 0 {
-		return fmt.Errorf("the herbarium is not sound (%d rules): %s; botanik kb check lists them all", len(p), p[0])
-	}
-	st, err := store.Open(ctx, dir)
-	if err != nil {
-		return err
-	}
-	return errors.Join(f(desk.New(st, b, time.Now)), st.Close())
-}
-
-func listen(ctx context.Context, d *desk.Service, w io.Writer, hello string) error {
-	s := httpapi.New(d, web.Dist(), logger())
-	return s.Listen(ctx, env("BOTANIK_ADDR", "127.0.0.1:8080"), func(addr string) {
-		_, _ = fmt.Fprintf(w, "Botanik is open at http://%s\n%s", addr, hello)
-	})
-}
-
-func userCmd(base loadBase) *cobra.Command {
-	cmd := &cobra.Command{Use: "user", Short: "People who may sign in"}
-	var p desk.NewPerson
-	add := &cobra.Command{Use: "add LOGIN", Short: "Add a person; the password is read from standard input or BOTANIK_PASSWORD", Args: cobra.ExactArgs(1), RunE: func(cmd *cobra.Command, args []string) error {
-		p.Login = args[0]
-		p.Password = os.Getenv("BOTANIK_PASSWORD")
-		if p.Password == "" {
-			raw, err := io.ReadAll(io.LimitReader(cmd.InOrStdin(), 1024))
-			if err != nil {
-				return err
-			}
-			p.Password = strings.TrimRight(string(raw), "\r\n")
-		}
-		if p.Name == "" {
-			p.Name = p.Login
-		}
-		return withDesk(cmd.Context(), base, env("BOTANIK_DATA", "data"), func(d *desk.Service) error {
-			who, err := d.AddPerson(cmd.Context(), desk.Person{}, p)
-			if err != nil {
-				return err
-			}
-			return printJSON(cmd.OutOrStdout(), who)
-		})
-	}}
-	add.Flags().StringVar(&p.Name, "name", "", "the name others know")
-	add.Flags().StringVar(&p.Role, "role", "advisor", "coordinator, advisor or trainee")
-	cmd.AddCommand(add)
-	return cmd
-}
-
-func backupCmd() *cobra.Command {
-	return &cobra.Command{Use: "backup FILE", Short: "Write a checked copy of the desk while it works", Args: cobra.ExactArgs(1), RunE: func(cmd *cobra.Command, args []string) error {
-		st, err := store.Open(cmd.Context(), env("BOTANIK_DATA", "data"))
+		ctx, dir := cmd.Context(), env("BOTANIK_DATA", filepath.Join(os.TempDir(), "botanik-demo"))
+		opts, err := options()
 		if err != nil {
 			return err
 		}
-		return errors.Join(st.Backup(cmd.Context(), args[0]), st.Close())
-	}}
-}
-
-func restoreCmd() *cobra.Command {
-	return &cobra.Command{Use: "restore FILE", Short: "Put a backup in the desk's place; the old file is kept beside it", Args: cobra.ExactArgs(1), RunE: func(cmd *cobra.Command, args []string) error {
-		kept, err := store.Restore(cmd.Context(), args[0], env("BOTANIK_DATA", "data"), time.Now())
+		ln, err := listener()
 		if err != nil {
 			return err
 		}
-		_, err = fmt.Fprintf(cmd.OutOrStdout(), "Restored. The old desk is kept as %s\n", kept)
-		return err
+		if err := makeRoom(ctx, dir, fresh, cmd.ErrOrStderr()); err != nil {
+			return errors.Join(err, ln.Close())
+		}
+		o, err := openDesk(ctx, base, dir)
+		if err != nil {
+			return errors.Join(err, ln.Close())
+		}
+		err = o.store.Mark(ctx, store.MarkDemo)
+		if err == nil {
+			err = demo.Fill(ctx, o.desk, o.people, time.Now())
+		}
+		if err == nil {
+			err = listen(cmd, ln, o, opts, demo.SignIns())
+		}
+		return errors.Join(err, o.close())
 	}}
+	cmd.Flags().BoolVar(&fresh, "fresh", true, "start with a new desk each time; the one before is kept beside it")
+	return cmd
+}
+
+// makeRoom sets an earlier demo desk aside. A file that does not say of itself
+// that it is one is never touched: somebody's cases may be in it.
+func makeRoom(ctx context.Context, dir string, fresh bool, w io.Writer) error {
+	isDemo, err := store.Marked(ctx, dir, store.MarkDemo)
+	switch {
+	case err != nil:
+		return fmt.Errorf("%w; the demo desk leaves it alone: name another folder in BOTANIK_DATA", err)
+	case !isDemo.There:
+		return nil
+	case !isDemo.Marked && os.Getenv("BOTANIK_DATA") != "":
+		return fault.New("BOTANIK_DATA", fmt.Sprintf("%s holds a desk that is not the demo desk", dir), "name another folder, or leave it out to use one of the demo's own")
+	case !fresh && isDemo.Marked:
+		return nil
+	}
+	kept, err := store.MoveAside(dir, time.Now())
+	if err != nil {
+		return err
+	}
+	_, _ = fmt.Fprintf(w, "The demo desk of last time is kept as %s\n", kept)
+	if !isDemo.Marked {
+		return nil
+	}
+	return store.KeepNewest(dir, keptDemos)
 }
 
 func openapiCmd() *cobra.Command {

@@ -2,8 +2,8 @@ package casework
 
 import (
 	"fmt"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 )
 
@@ -144,9 +144,9 @@ func MayHandOver(f Facts) error {
 // AskOn is the day to ask how it went: after the last treatment of the round
 // plus the time to see an effect; ten days when only watched or done by hand;
 // thirty for a referral.
-func AskOn(handed time.Time, days []time.Time, effectDays int, referred bool) time.Time {
+func AskOn(handed civil.Day, days []civil.Day, effectDays int, referred bool) civil.Day {
 	if referred {
-		return handed.AddDate(0, 0, 30)
+		return handed.Add(30)
 	}
 	last := handed
 	for _, d := range days {
@@ -160,12 +160,12 @@ func AskOn(handed time.Time, days []time.Time, effectDays int, referred bool) ti
 	if len(days) == 0 && effectDays < 10 {
 		effectDays = 10
 	}
-	return last.AddDate(0, 0, effectDays)
+	return last.Add(effectDays)
 }
 
 // Due words a follow-up against today: in N days, today, N days late.
-func Due(ask, today time.Time) (word string, late int) {
-	d := int(today.Truncate(24*time.Hour).Sub(ask.Truncate(24*time.Hour)).Hours() / 24)
+func Due(ask, today civil.Day) (word string, late int) {
+	d := today.Sub(ask)
 	switch {
 	case d < 0:
 		return fmt.Sprintf("in %d days", -d), 0

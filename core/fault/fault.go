@@ -10,6 +10,8 @@ type Fault struct {
 	Field   string `json:"field"`
 	Problem string `json:"problem"`
 	Mend    string `json:"mend"`
+
+	foreign error // an error of another kind met on the way; never shown
 }
 
 // Error reads as one sentence: field, problem, mend.
@@ -47,35 +49,45 @@ func (l *List) Add(field, problem, mend string) {
 }
 
 // AddErr appends an error under a field, keeping its faults when it has some.
+// An error of another kind is nobody's input: Err then returns that one alone.
 func (l *List) AddErr(field string, err error) {
-	if err == nil {
-		return
-	}
-	for _, f := range From(err) {
-		switch {
-		case f.Field == "":
-			f.Field = field
-		case field != "":
-			f.Field = field + "." + f.Field
+	switch {
+	case err == nil:
+	case !Is(err):
+		*l = append(*l, Fault{foreign: err})
+	default:
+		for _, f := range From(err) {
+			*l = append(*l, f.under(field))
 		}
-		*l = append(*l, f)
 	}
 }
 
-// Err returns nil when nothing is wrong.
+func (f Fault) under(field string) Fault {
+	switch {
+	case f.Field == "":
+		f.Field = field
+	case field != "":
+		f.Field = field + "." + f.Field
+	}
+	return f
+}
+
+// Err returns nil when nothing is wrong, and what is no fault of the input
+// before anything that is.
 func (l List) Err() error {
 	if len(l) == 0 {
 		return nil
 	}
+	for _, f := range l {
+		if f.foreign != nil {
+			return f.foreign
+		}
+	}
 	return l
 }
 
-// From returns the faults inside an error; an error of another kind becomes
-// one fault without a field.
+// From returns the faults inside an error, none for an error of another kind.
 func From(err error) []Fault {
-	if err == nil {
-		return nil
-	}
 	var l List
 	if errors.As(err, &l) {
 		return l
@@ -84,7 +96,20 @@ func From(err error) []Fault {
 	if errors.As(err, &f) {
 		return []Fault{f}
 	}
-	return []Fault{{Problem: err.Error()}}
+	return nil
+}
+
+// Rename gives an error whose faults went through f; an error of another kind
+// is passed on as it is.
+func Rename(err error, f func(Fault) Fault) error {
+	if err == nil || !Is(err) {
+		return err
+	}
+	out := List{}
+	for _, x := range From(err) {
+		out = append(out, f(x))
+	}
+	return out
 }
 
 // Is reports whether err was made here: bad input rather than a broken program.

@@ -3,8 +3,8 @@ package lifecycle_test
 import (
 	"math"
 	"testing"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
 	"botanik/herbarium"
@@ -51,7 +51,7 @@ func TestRepeatsKeepTheLabel(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		lo := rapid.IntRange(1, 14).Draw(t, "lo")
 		r := lifecycle.RepeatRequest{
-			Start: time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC), GapMin: lo, GapMax: lo + rapid.IntRange(0, 14).Draw(t, "span"),
+			Start: civil.Date(2026, 7, 1), GapMin: lo, GapMax: lo + rapid.IntRange(0, 14).Draw(t, "span"),
 			Most: rapid.IntRange(1, 6).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"),
 		}
 		r.Used = rapid.IntRange(0, r.Most-1).Draw(t, "used")
@@ -62,7 +62,7 @@ func TestRepeatsKeepTheLabel(t *testing.T) {
 		require.NoError(t, err)
 		assert.LessOrEqual(t, len(s.Days)+r.Used, r.Most)
 		for i := 1; i < len(s.Days); i++ {
-			gap := int(s.Days[i].Sub(s.Days[i-1]).Hours() / 24)
+			gap := s.Days[i].Sub(s.Days[i-1])
 			assert.GreaterOrEqual(t, gap, r.GapMin)
 			assert.LessOrEqual(t, gap, r.GapMax)
 		}
@@ -71,7 +71,7 @@ func TestRepeatsKeepTheLabel(t *testing.T) {
 }
 
 func TestRepeatsRefuse(t *testing.T) {
-	base := lifecycle.RepeatRequest{Start: time.Now(), GapMin: 7, GapMax: 14, Want: 2}
+	base := lifecycle.RepeatRequest{Start: civil.Must("2026-07-01"), GapMin: 7, GapMax: 14, Want: 2}
 	for word, change := range map[string]func(*lifecycle.RepeatRequest){
 		"shortest gap":     func(r *lifecycle.RepeatRequest) { r.School = 3 },
 		"all 3 uses":       func(r *lifecycle.RepeatRequest) { r.Most, r.Used = 3, 3 },
@@ -99,38 +99,38 @@ func TestRhythmsOfTheSchools(t *testing.T) {
 }
 
 func TestNothingFallsInsideTheWaitBeforePicking(t *testing.T) {
-	start := time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC)
-	s, err := lifecycle.Repeats(lifecycle.RepeatRequest{Start: start, GapMin: 5, GapMax: 5, Want: 3, Harvest: start.AddDate(0, 0, 6), Wait: 3})
+	start := civil.Date(2026, 7, 1)
+	s, err := lifecycle.Repeats(lifecycle.RepeatRequest{Start: start, GapMin: 5, GapMax: 5, Want: 3, Harvest: start.Add(6), Wait: 3})
 	require.NoError(t, err)
 	days := []int{}
 	for _, d := range s.Days {
-		days = append(days, int(d.Sub(start).Hours()/24))
+		days = append(days, d.Sub(start))
 	}
 	assert.Equal(t, []int{0, 6, 11}, days, "the second is moved to after picking, and the third follows it")
 	assert.Contains(t, s.Notes[len(s.Notes)-1], "pick on 7 July first")
 	rapid.Check(t, func(t *rapid.T) {
 		gap := rapid.IntRange(1, 14).Draw(t, "gap")
 		r := lifecycle.RepeatRequest{Start: start, GapMin: gap, GapMax: gap + rapid.IntRange(0, 7).Draw(t, "span"), Want: rapid.IntRange(1, 6).Draw(t, "want"), Burst: rapid.Bool().Draw(t, "burst"),
-			Harvest: start.AddDate(0, 0, rapid.IntRange(0, 40).Draw(t, "harvest")), Wait: rapid.IntRange(0, 14).Draw(t, "wait")}
+			Harvest: start.Add(rapid.IntRange(0, 40).Draw(t, "harvest")), Wait: rapid.IntRange(0, 14).Draw(t, "wait")}
 		s, err := lifecycle.Repeats(r)
 		require.NoError(t, err)
 		require.Len(t, s.Days, r.Want)
 		for i, d := range s.Days {
-			left := int(r.Harvest.Sub(d).Hours() / 24)
+			left := r.Harvest.Sub(d)
 			require.False(t, left > 0 && left < r.Wait, "day %d is %d days before picking and the wait is %d", i, left, r.Wait)
 			if i > 0 {
-				require.GreaterOrEqual(t, int(d.Sub(s.Days[i-1]).Hours()/24), r.GapMin)
+				require.GreaterOrEqual(t, d.Sub(s.Days[i-1]), r.GapMin)
 			}
 		}
 	})
 }
 
 func TestPlannedDaysAreHeldToWhatIsTrueNow(t *testing.T) {
-	start := time.Date(2026, 7, 1, 0, 0, 0, 0, time.UTC)
-	on := func(days ...int) []time.Time {
-		out := []time.Time{}
+	start := civil.Date(2026, 7, 1)
+	on := func(days ...int) []civil.Day {
+		out := []civil.Day{}
 		for _, d := range days {
-			out = append(out, start.AddDate(0, 0, d))
+			out = append(out, start.Add(d))
 		}
 		return out
 	}
@@ -138,9 +138,9 @@ func TestPlannedDaysAreHeldToWhatIsTrueNow(t *testing.T) {
 	require.NoError(t, lifecycle.Hold(on(0, 7, 14), r))
 	require.NoError(t, lifecycle.Hold(nil, r))
 	for word, change := range map[string]func(*lifecycle.RepeatRequest){
-		"has gone by":           func(r *lifecycle.RepeatRequest) { r.Start = start.AddDate(0, 0, 1) },
+		"has gone by":           func(r *lifecycle.RepeatRequest) { r.Start = start.Add(1) },
 		"most a season":         func(r *lifecycle.RepeatRequest) { r.Used = 4 },
-		"before picking":        func(r *lifecycle.RepeatRequest) { r.Harvest, r.Wait = start.AddDate(0, 0, 9), 3 },
+		"before picking":        func(r *lifecycle.RepeatRequest) { r.Harvest, r.Wait = start.Add(9), 3 },
 		"shortest gap of 8 day": func(r *lifecycle.RepeatRequest) { r.GapMin = 8 },
 	} {
 		now := r
@@ -150,7 +150,7 @@ func TestPlannedDaysAreHeldToWhatIsTrueNow(t *testing.T) {
 	}
 	// What is planned holds at once.
 	rapid.Check(t, func(t *rapid.T) {
-		r := lifecycle.RepeatRequest{Start: start, GapMin: rapid.IntRange(1, 10).Draw(t, "gap"), Most: rapid.IntRange(1, 8).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"), Harvest: start.AddDate(0, 0, rapid.IntRange(0, 30).Draw(t, "harvest")), Wait: rapid.IntRange(0, 10).Draw(t, "wait")}
+		r := lifecycle.RepeatRequest{Start: start, GapMin: rapid.IntRange(1, 10).Draw(t, "gap"), Most: rapid.IntRange(1, 8).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"), Harvest: start.Add(rapid.IntRange(0, 30).Draw(t, "harvest")), Wait: rapid.IntRange(0, 10).Draw(t, "wait")}
 		r.GapMax = r.GapMin + 5
 		s, err := lifecycle.Repeats(r)
 		require.NoError(t, err)

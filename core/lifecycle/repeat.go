@@ -3,9 +3,10 @@ package lifecycle
 import (
 	"fmt"
 	"math"
+	"slices"
 	"strings"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/plain"
@@ -79,7 +80,7 @@ func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 
 // RepeatRequest asks for treatment days.
 type RepeatRequest struct {
-	Start  time.Time
+	Start  civil.Day
 	GapMin int  // label's shortest gap, days
 	GapMax int  // label's longest useful gap, days
 	Most   int  // label's most per season; 0 when it sets none
@@ -90,7 +91,7 @@ type RepeatRequest struct {
 	Window *Window
 	Kills  float64 // share of eggs the remedy kills; above .5 the window does not bind
 
-	Harvest time.Time // the next picking; zero where nothing is eaten or nobody knows
+	Harvest civil.Day // the next picking; zero where nothing is eaten or nobody knows
 	Wait    int       // days the label wants between a treatment and picking
 }
 
@@ -107,7 +108,7 @@ func Rhythm(school string, gapMin int) (days int, burst bool) {
 
 // Schedule is the days with the reasons for the gap.
 type Schedule struct {
-	Days  []time.Time
+	Days  []civil.Day
 	Gap   int
 	Notes []string
 }
@@ -116,8 +117,8 @@ type Schedule struct {
 // the label's range; never under its shortest gap nor over its most.
 func Repeats(r RepeatRequest) (Schedule, error) {
 	var l fault.List
-	if r.GapMin < 0 || r.GapMax < r.GapMin {
-		l.Add("gap", "the label's range is not a range", "give the shortest and the longest gap in days")
+	if r.GapMin < 0 || r.GapMax < r.GapMin || r.GapMax > 366 {
+		l.Add("gap", "the label's range is not a range of days within a year", "give the shortest and the longest gap in days, 0 to 366")
 	}
 	if r.Want < 1 || r.Want > 12 {
 		l.Add("count", fmt.Sprintf("%d treatments is not 1 to 12", r.Want), "plan one round at a time")
@@ -163,7 +164,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		}
 		s.Gap = min(max(s.Gap, r.GapMin), r.GapMax)
 	default:
-		s.Gap = (r.GapMin + r.GapMax + 1) / 2
+		s.Gap = r.GapMin + (r.GapMax-r.GapMin+1)/2
 		if r.Window != nil && r.Window.Generation == 0 {
 			s.Notes = append(s.Notes, r.Window.Text)
 		}
@@ -176,9 +177,9 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	}
 	at := 0
 	for i := range n {
-		day := r.Start.AddDate(0, 0, at)
+		day := r.Start.Add(at)
 		if picking := r.picking(day); picking > 0 {
-			s.Notes = append(s.Notes, fmt.Sprintf("%s would fall inside the %s before picking: pick on %s first, then treat.", day.Format("2 January"), plain.Days(r.Wait), r.Harvest.Format("2 January")))
+			s.Notes = append(s.Notes, fmt.Sprintf("%s would fall inside the %s before picking: pick on %s first, then treat.", day.Short(), plain.Days(r.Wait), r.Harvest.Short()))
 			at += picking
 			day = r.Harvest
 		}
@@ -189,28 +190,31 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		}
 		at += step
 	}
+	if len(s.Days) > 0 && slices.ContainsFunc(s.Days, civil.Day.IsZero) {
+		return Schedule{}, fault.New("start", "leads past the end of the calendar", "start sooner")
+	}
 	return s, nil
 }
 
 // Hold says why days that were planned earlier no longer hold under a request as
 // it stands now (a stricter label, an earlier picking, a day gone by), nil when
 // they do. The rhythm itself is not asked again.
-func Hold(days []time.Time, r RepeatRequest) error {
+func Hold(days []civil.Day, r RepeatRequest) error {
 	anew := "set the days anew"
 	switch {
 	case len(days) == 0:
 		return nil
 	case days[0].Before(r.Start):
-		return fault.New("days", "the first day, "+days[0].Format("2 January")+", has gone by", anew)
+		return fault.New("days", "the first day, "+days[0].Short()+", has gone by", anew)
 	case r.Most > 0 && r.Used+len(days) > r.Most:
 		return fault.New("days", fmt.Sprintf("%s planned and %s used is more than the label's most a season, %d", plain.Times(len(days)), plain.Times(r.Used), r.Most), anew)
 	}
 	for i, d := range days {
 		if r.picking(d) > 0 {
-			return fault.New("days", fmt.Sprintf("%s falls inside the %s before picking", d.Format("2 January"), plain.Days(r.Wait)), anew)
+			return fault.New("days", fmt.Sprintf("%s falls inside the %s before picking", d.Short(), plain.Days(r.Wait)), anew)
 		}
-		if i > 0 && int(d.Sub(days[i-1]).Hours()/24) < r.GapMin {
-			return fault.New("days", fmt.Sprintf("%s comes sooner than the label's shortest gap of %s", d.Format("2 January"), plain.Days(r.GapMin)), anew)
+		if i > 0 && d.Sub(days[i-1]) < r.GapMin {
+			return fault.New("days", fmt.Sprintf("%s comes sooner than the label's shortest gap of %s", d.Short(), plain.Days(r.GapMin)), anew)
 		}
 	}
 	return nil
@@ -218,11 +222,11 @@ func Hold(days []time.Time, r RepeatRequest) error {
 
 // picking is how many days a treatment has to be put off for the wait before
 // picking, 0 when it may be given.
-func (r *RepeatRequest) picking(day time.Time) int {
+func (r *RepeatRequest) picking(day civil.Day) int {
 	if r.Harvest.IsZero() {
 		return 0
 	}
-	left := int(r.Harvest.Sub(day).Hours() / 24)
+	left := r.Harvest.Sub(day)
 	if left <= 0 || left >= r.Wait {
 		return 0
 	}

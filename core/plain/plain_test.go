@@ -13,3 +13,14 @@ func TestFiguresAsAPersonSaysThem(t *testing.T) {
 		assert.Equal(t, want, [2]string{plain.Days(n), plain.Times(n)})
 	}
 }
+
+func TestWhatCannotBeSeenIsNotKept(t *testing.T) {
+	for in, want := range map[string]string{
+		"  Ilse Marrow ": "Ilse Marrow", "Il\u0000se": "Ilse", "Ilse\u202eworraM": "IlseworraM", "\u200b": "", "\u3164": "", "\a": "",
+		"\u200b\u200d \u2800": "", "a\nb": "a b", "Zoë ĳ 学 🌱 (2)": "Zoë ĳ 学 🌱 (2)", "می‌روم": "می‌روم", "\ufeffrose": "rose",
+	} {
+		assert.Equal(t, want, plain.Line(in), "%q", in)
+	}
+	assert.Equal(t, "a\nb", plain.Text("a\r\nb\u0007"))
+	assert.Empty(t, plain.Text("\n\t\n"))
+}

@@ -4,8 +4,8 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 )
@@ -41,6 +41,7 @@ type Offer struct {
 	Until    string   `json:"until,omitempty"`
 	Reasons  []Reason `json:"reasons"`
 	Meant    bool     `json:"meant"` // meant for this cause at all
+	Open     bool     `json:"open" doc:"may be chosen today: go or care, and leaving it or pulling it, which are the grower's right"`
 	Worth    string   `json:"worth,omitempty"`
 	When     string   `json:"when,omitempty"`
 	Cautions []string `json:"cautions"`
@@ -91,7 +92,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 	if err := l.Err(); err != nil {
 		return Advice{}, err
 	}
-	day, _ := time.Parse(DateLayout, s.Date)
+	day, _ := civil.Parse(s.Date)
 	out := Advice{Cause: c.ID, Date: s.Date, Because: c.Why, MustNot: c.MustNot, Always: Always, Offers: make([]Offer, 0, len(b.Remedies)), Pick: []string{}, Why: []string{}}
 	if out.MustNot == nil {
 		out.MustNot = []knowledge.MustNot{}
@@ -140,6 +141,7 @@ func offer(g *gateInput) Offer {
 	if o.Status == NotNow {
 		o.Until = until
 	}
+	o.Open = o.Status == Go || o.Status == Care || g.r.ID == LeaveIt || g.r.ID == PullIt && g.c.Regulated == ""
 	slices.SortStableFunc(o.Reasons, func(a, b Reason) int { return cmp.Compare(severity[b.Status], severity[a.Status]) })
 	return o
 }

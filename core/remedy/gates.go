@@ -3,8 +3,8 @@ package remedy
 import (
 	"fmt"
 	"slices"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/knowledge"
 	"botanik/core/plain"
 )
@@ -14,7 +14,7 @@ type gateInput struct {
 	c   *knowledge.Cause
 	r   *knowledge.Remedy
 	s   Situation
-	day time.Time
+	day civil.Day
 }
 
 type gate func(*gateInput) []Reason
@@ -27,7 +27,7 @@ func say(gate string, st Status, format string, a ...any) []Reason {
 }
 
 func regulated(g *gateInput) []Reason {
-	if g.c.Regulated == "" || g.r.ID == "inspect" {
+	if g.c.Regulated == "" || g.r.ID == KeepApart {
 		return nil
 	}
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)
@@ -167,9 +167,7 @@ func bloom(g *gateInput) []Reason {
 	return nil
 }
 
-func (g *gateInput) waitDays() int {
-	return max(g.r.WaitDays, g.s.House.Labels[g.r.ID].WaitDays)
-}
+func (g *gateInput) waitDays() int { return LimitsOf(g.r, g.s.House).PreHarvest }
 
 func food(g *gateInput) []Reason {
 	eaten := g.s.Edible
@@ -194,12 +192,12 @@ func food(g *gateInput) []Reason {
 	case g.s.DaysToHarvest == nil:
 		out = append(out, say("food", Care, "Wait %s between it and picking; the harvest day is not known.", plain.Days(wait))...)
 	case *g.s.DaysToHarvest < wait:
-		free := g.day.AddDate(0, 0, *g.s.DaysToHarvest)
+		free := g.day.Add(*g.s.DaysToHarvest)
 		text := fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", plain.Days(*g.s.DaysToHarvest), plain.Days(wait))
 		if *g.s.DaysToHarvest == 0 { // the day has come, or has gone by since it was brought in
 			text = fmt.Sprintf("It is due to be picked now, and it asks for a wait of %s: pick first, then write down the next picking on Brought in.", plain.Days(wait))
 		}
-		out = append(out, Reason{"food", NotNow, text, free.Format(DateLayout)})
+		out = append(out, Reason{"food", NotNow, text, free.String()})
 	default:
 		out = append(out, say("food", Care, "Wait %s before picking.", plain.Days(wait))...)
 	}
@@ -218,7 +216,7 @@ func (g *gateInput) named(crops []string) bool {
 func earlier(g *gateInput) []Reason {
 	var out []Reason
 	for _, e := range g.s.Earlier {
-		on, err := time.Parse(DateLayout, e.On)
+		on, err := civil.Parse(e.On)
 		if err != nil {
 			continue
 		}
@@ -230,41 +228,25 @@ func earlier(g *gateInput) []Reason {
 		if days == 0 {
 			continue
 		}
-		free := on.AddDate(0, 0, days)
-		if care > 0 && !g.day.Before(free) && g.day.Before(on.AddDate(0, 0, care)) {
-			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %s. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), plain.Days(care))...)
+		free := on.Add(days)
+		if care > 0 && !g.day.Before(free) && g.day.Before(on.Add(care)) {
+			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %s. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Brief(), plain.Days(care))...)
 		}
 		if g.day.Before(free) {
-			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s, and %s should lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Format("Mon 2 Jan"), plain.Days(days), c.Why), free.Format(DateLayout)})
+			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s, and %s should lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Brief(), plain.Days(days), c.Why), free.String()})
 		}
 	}
 	return out
 }
 
 func repeats(g *gateInput) []Reason {
-	label := g.s.House.Labels[g.r.ID]
-	gap := max(g.r.RepeatMin, label.RepeatMin)
-	most := g.r.Most
-	if label.Most > 0 && (most == 0 || label.Most < most) {
-		most = label.Most
+	lim := LimitsOf(g.r, g.s.House)
+	uses, last := Uses(g.s.Earlier, g.r.ID, g.day)
+	if lim.Most > 0 && uses >= lim.Most {
+		return say("repeat", No, "Used %s; the label's most a season is %s.", plain.Times(uses), plain.Times(lim.Most))
 	}
-	uses := 0
-	var last time.Time
-	for _, e := range g.s.Earlier {
-		on, err := time.Parse(DateLayout, e.On)
-		if e.Remedy != g.r.ID || err != nil || g.day.Sub(on) > 365*24*time.Hour {
-			continue
-		}
-		uses++
-		if on.After(last) {
-			last = on
-		}
-	}
-	if most > 0 && uses >= most {
-		return say("repeat", No, "Used %s; the label's most a season is %s.", plain.Times(uses), plain.Times(most))
-	}
-	if free := last.AddDate(0, 0, gap); uses > 0 && g.day.Before(free) {
-		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Format("Mon 2 Jan"), plain.Days(gap)), free.Format(DateLayout)}}
+	if free := last.Add(lim.GapMin); uses > 0 && g.day.Before(free) {
+		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Brief(), plain.Days(lim.GapMin)), free.String()}}
 	}
 	return nil
 }

@@ -33,7 +33,7 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	}
 	if c.Kind == "helper" || c.Kind == "harmless" {
 		say("%s does no harm: leaving it is the treatment.", c.Name)
-		settle(0, leaveIt)
+		settle(0, LeaveIt)
 		return
 	}
 	heavy := s.Pressure == "heavy"
@@ -41,9 +41,9 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	need := "good"
 	if s.Pressure == "light" && !eradicate {
 		need = "fair"
-		if o := a.find(leaveIt); o != nil && worthOrder[o.Worth] >= worthOrder[need] {
+		if o := a.find(LeaveIt); o != nil && worthOrder[o.Worth] >= worthOrder[need] {
 			say("Pressure is light and %s can be borne: watch it.", c.Name)
-			settle(0, leaveIt)
+			settle(0, LeaveIt)
 			return
 		}
 	}
@@ -51,10 +51,10 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 		say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
 	}
 	chosen := mildest(a, func(o *Offer) bool { return !heavy || !slow(b.Remedy(o.Remedy)) }, need, "fair", "some")
-	pull := a.find(pullIt)
-	if o := a.find(leaveIt); o != nil && !eradicate && leaves(o, chosen, pull, heavy) {
+	pull := a.find(PullIt)
+	if o := a.find(LeaveIt); o != nil && !eradicate && leaves(o, chosen, pull, heavy) {
 		say("Nothing does more for it than leaving it alone.")
-		settle(0, leaveIt)
+		settle(0, LeaveIt)
 		return
 	}
 	switch {
@@ -80,11 +80,11 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	hand, culture := chosen.Rung == 1, chosen.Rung == 2
 	for i := range a.Offers {
 		o := &a.Offers[i]
-		if !o.usable() || o.Rung > top || o.Remedy == chosen.Remedy || slices.Contains([]string{leaveIt, pullIt, another}, o.Remedy) {
+		if !o.usable() || o.Rung > top || o.Remedy == chosen.Remedy || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) {
 			continue
 		}
 		switch {
-		case o.Remedy == keepApart:
+		case o.Remedy == KeepApart:
 			if worthOrder[o.Worth] >= worthOrder["fair"] {
 				a.Pick = append(a.Pick, o.Remedy)
 			}
@@ -110,16 +110,16 @@ func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
 	}
 	if heavy && c.Kind == "disease" && pull != nil && chosen != pull && pull.Worth == "good" && pull.When == "" {
 		say("What is past saving is pulled, so that it does not feed the rest.")
-		ids = append(ids, pullIt)
+		ids = append(ids, PullIt)
 	}
 	settle(top, ids...)
 }
 
 // Entries of the ladder that the choice itself turns on.
 const (
-	leaveIt   = "leave"
-	keepApart = "inspect"
-	pullIt    = "pull-bag"
+	LeaveIt   = "leave"
+	KeepApart = "inspect"
+	PullIt    = "pull-bag"
 	another   = "resistant" // another sort next time: no cure for this one
 )
 
@@ -155,7 +155,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{leaveIt, pullIt, another}, o.Remedy) || o.Kind == "referred" || (o.Remedy == keepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) || o.Kind == "referred" || (o.Remedy == KeepApart) != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {
@@ -205,7 +205,7 @@ func describe(a *Advice, b *knowledge.Base, rung int, s Situation) {
 			o.Ladder = o.Reasons[0].Text
 		case s.Pressure == "heavy" && o.Rung == 3 && slow(b.Remedy(o.Remedy)) && rung > 0:
 			o.Ladder = "too slow alone at heavy pressure; bring it down first"
-		case o.Remedy == leaveIt && rung > 0:
+		case o.Remedy == LeaveIt && rung > 0:
 			o.Ladder = fmt.Sprintf("at %s pressure it would go on growing", pressure)
 		case o.Rung < rung:
 			o.Ladder = fmt.Sprintf("milder, but does too little alone at %s pressure", pressure)

@@ -5,8 +5,8 @@ import (
 	"os"
 	"slices"
 	"testing"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
@@ -31,8 +31,8 @@ func advise(t require.TestingT, cause string, s remedy.Situation) map[string]rem
 }
 
 func dayBefore(day string, n int) string {
-	d, _ := time.Parse(remedy.DateLayout, day)
-	return d.AddDate(0, 0, -n).Format(remedy.DateLayout)
+	d, _ := civil.Parse(day)
+	return d.Add(-n).String()
 }
 
 func ptr[T any](v T) *T { return &v }

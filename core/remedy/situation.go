@@ -4,14 +4,11 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 )
-
-// DateLayout is how a day is written.
-const DateLayout = "2006-01-02"
 
 // Earlier is a treatment already given.
 type Earlier struct {
@@ -22,23 +19,23 @@ type Earlier struct {
 // Policy is the house's word on a remedy.
 type Policy struct {
 	Use string `json:"use" enum:"yes,heavy,no" doc:"yes, only in heavy pressure, or no"`
-	Why string `json:"why,omitempty"`
+	Why string `json:"why,omitempty" maxLength:"300"`
 }
 
 // Law is the local rule on an active ingredient.
 type Law struct {
 	Status    string `json:"status" enum:"allowed,restricted,licensed,banned"`
-	Reference string `json:"reference,omitempty"`
+	Reference string `json:"reference,omitempty" maxLength:"300"`
 }
 
 // Label overrides the herbarium's typical figures by the bottle on this shelf.
 // Zero means "as the herbarium says".
 type Label struct {
-	RepeatMin int    `json:"repeatMinDays,omitempty"`
-	Most      int    `json:"mostPerSeason,omitempty"`
-	WaitDays  int    `json:"waitDays,omitempty"`
-	Low       string `json:"low,omitempty"`
-	High      string `json:"high,omitempty"`
+	RepeatMin int    `json:"repeatMinDays,omitempty" minimum:"0" maximum:"365"`
+	Most      int    `json:"mostPerSeason,omitempty" minimum:"0" maximum:"50"`
+	WaitDays  int    `json:"waitDays,omitempty" minimum:"0" maximum:"365"`
+	Low       string `json:"low,omitempty" maxLength:"60"`
+	High      string `json:"high,omitempty" maxLength:"60"`
 
 	Crops []string `json:"crops,omitempty" maxItems:"40" doc:"crops this bottle names, by host id, group or family; empty: not written down"`
 }
@@ -89,7 +86,7 @@ func (s Situation) Check(b *knowledge.Base) error {
 	if s.Place != "" && !slices.Contains(knowledge.Places, s.Place) {
 		l.Add("place", fmt.Sprintf("%q is not a place", s.Place), "use "+strings.Join(knowledge.Places, ", "))
 	}
-	if _, err := time.Parse(DateLayout, s.Date); err != nil {
+	if _, err := civil.Parse(s.Date); err != nil {
 		l.Add("date", fmt.Sprintf("%q is not a day", s.Date), "write it as YYYY-MM-DD")
 	}
 	if s.DaysToHarvest != nil && *s.DaysToHarvest < 0 {
@@ -110,7 +107,7 @@ func (s Situation) Check(b *knowledge.Base) error {
 		if b.Remedy(e.Remedy) == nil {
 			l.Add(fmt.Sprintf("earlier[%d].remedy", i), fmt.Sprintf("%q is not a remedy of the herbarium", e.Remedy), "use an id from kb list remedies")
 		}
-		if _, err := time.Parse(DateLayout, e.On); err != nil {
+		if _, err := civil.Parse(e.On); err != nil {
 			l.Add(fmt.Sprintf("earlier[%d].on", i), fmt.Sprintf("%q is not a day", e.On), "write it as YYYY-MM-DD")
 		}
 	}

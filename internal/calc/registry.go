@@ -2,9 +2,9 @@ package calc
 
 import (
 	"fmt"
-	"time"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
@@ -172,8 +172,8 @@ type dayOut struct {
 	Day string `json:"day"`
 }
 
-func day(field, s string) (time.Time, error) {
-	t, err := time.Parse(remedy.DateLayout, s)
+func day(field, s string) (civil.Day, error) {
+	t, err := civil.Parse(s)
 	if err != nil {
 		return t, fault.New(field, "is not a day", "write it as YYYY-MM-DD")
 	}
@@ -249,7 +249,7 @@ func init() {
 		var l fault.List
 		h, err := day("handed", in.Handed)
 		l.AddErr("", err)
-		days := []time.Time{}
+		days := []civil.Day{}
 		for _, d := range in.Days {
 			t, err := day("days", d)
 			l.AddErr("", err)
@@ -258,7 +258,7 @@ func init() {
 		if err := l.Err(); err != nil {
 			return dayOut{}, err
 		}
-		return dayOut{casework.AskOn(h, days, in.Effect, in.Referred).Format(remedy.DateLayout)}, nil
+		return dayOut{casework.AskOn(h, days, in.Effect, in.Referred).String()}, nil
 	})
 }
 
@@ -293,7 +293,7 @@ func repeats(b *knowledge.Base, in repeatsIn) (repeatsOut, error) {
 	}
 	out := repeatsOut{Gap: s.Gap, Notes: s.Notes, Days: []string{}}
 	for _, d := range s.Days {
-		out.Days = append(out.Days, d.Format(remedy.DateLayout))
+		out.Days = append(out.Days, d.String())
 	}
 	return out, nil
 }

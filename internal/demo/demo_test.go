@@ -8,6 +8,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
+	"botanik/internal/people"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -23,7 +24,8 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		st, err := store.Open(ctx, t.TempDir())
 		require.NoError(t, err)
 		d := desk.New(st, herbarium.Embedded(), func() time.Time { return now })
-		require.NoError(t, demo.Fill(ctx, d, now), month)
+		p := people.New(st, func() time.Time { return now })
+		require.NoError(t, demo.Fill(ctx, d, p, now), month)
 		today, err := d.Today(ctx)
 		require.NoError(t, err)
 		assert.NotEmpty(t, today.Waiting, month)
@@ -36,7 +38,7 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		}
 		assert.Positive(t, late, "somebody is late in %s", month)
 		assert.Positive(t, today.Brought)
-		require.NoError(t, demo.Fill(ctx, d, now), "filling twice leaves the first")
+		require.NoError(t, demo.Fill(ctx, d, p, now), "filling twice leaves the first")
 		require.NoError(t, st.Close())
 	}
 }

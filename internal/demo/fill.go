@@ -7,16 +7,18 @@ import (
 	"time"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/remedy"
 	"botanik/internal/desk"
+	"botanik/internal/people"
 )
 
 // Password of every demo account. It is printed at the start; the demo desk
 // must never hold anything real.
 const Password = "merrin-sound"
 
-var people = []desk.NewPerson{
+var accounts = []people.NewPerson{
 	{Login: "odile", Name: "Odile", Role: "coordinator", Password: Password},
 	{Login: "ansel", Name: "Ansel", Role: "advisor", Password: Password},
 	{Login: "brann", Name: "Brann", Role: "advisor", Password: Password},
@@ -32,20 +34,20 @@ func SignIns() string {
 
 // Fill makes the demo desk at a moment. A desk that has people already is left
 // alone.
-func Fill(ctx context.Context, d *desk.Service, now time.Time) error {
-	if list, err := d.People(ctx); err != nil || len(list) > 0 {
+func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time) error {
+	if list, err := p.All(ctx); err != nil || len(list) > 0 {
 		return err
 	}
 	real := d.Now
 	defer func() { d.Now = real }()
 	d.Now = func() time.Time { return now }
 	who := map[string]desk.Person{}
-	for _, p := range people {
-		x, err := d.AddPerson(ctx, desk.Person{}, p)
+	for _, a := range accounts {
+		x, err := p.Add(ctx, desk.Person{}, a)
 		if err != nil {
 			return err
 		}
-		who[p.Login] = x
+		who[a.Login] = x
 	}
 	err := d.SetIdentity(ctx, who["odile"], desk.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
 	if err != nil {
@@ -156,13 +158,13 @@ func treat(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 	use := []string{}
 	for _, w := range want {
 		for _, o := range a.Offers {
-			if o.Remedy == w && (o.Status == remedy.Go || o.Status == remedy.Care || w == "leave") {
+			if o.Remedy == w && o.Open {
 				use = append(use, w)
 			}
 		}
 	}
 	if len(use) == 0 {
-		use = []string{"leave"}
+		use = []string{remedy.LeaveIt}
 	}
 	tick()
 	if v, err = d.SetTreatment(ctx, by, v.ID, v.Version, use, ""); err != nil {
@@ -186,11 +188,11 @@ func treat(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 }
 
 func after(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x scene, now time.Time, at *time.Time) error {
-	ask, err := time.Parse(remedy.DateLayout, v.AskOn)
+	ask, err := civil.Parse(v.AskOn)
 	if err != nil {
 		return err
 	}
-	*at = ask.Add(15 * time.Hour)
+	*at = ask.Midnight(time.UTC).Add(15 * time.Hour)
 	if at.After(now) {
 		*at = now.Add(-10 * time.Minute)
 	}
@@ -204,11 +206,7 @@ func after(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 		}
 	}
 	if x.after >= 0 && len(x.counts) > 0 && x.closed != "" {
-		mean := 0.0
-		for _, c := range x.counts {
-			mean += float64(c) / float64(len(x.counts))
-		}
-		if v, err = d.FollowUp(ctx, by, v.ID, v.Version, desk.FollowUpInput{Count: &casework.Recount{Before: mean, After: x.after, Units: len(x.counts)}}); err != nil {
+		if v, err = d.FollowUp(ctx, by, v.ID, v.Version, desk.FollowUpInput{Count: &casework.Recount{BeforeCounts: x.counts, After: x.after, Units: len(x.counts)}}); err != nil {
 			return err
 		}
 	}
@@ -245,7 +243,7 @@ func (x scene) intake(at time.Time) desk.Intake {
 		what, ago, _ := strings.Cut(t, "@")
 		n := 0
 		_, _ = fmt.Sscan(ago, &n)
-		tr := desk.Treated{What: what, On: at.AddDate(0, 0, -n).Format(remedy.DateLayout)}
+		tr := desk.Treated{What: what, On: civil.Of(at, nil).Add(-n).String()}
 		if !strings.Contains(what, " ") {
 			tr.Remedy, tr.What = what, strings.ReplaceAll(what, "-", " ")
 		}

@@ -4,12 +4,14 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"time"
+	"strings"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/plain"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
 )
@@ -71,14 +73,10 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l
 }
 
 func stripPrefix(err error, prefix string) error {
-	list := fault.List{}
-	for _, f := range fault.From(err) {
-		if len(f.Field) >= len(prefix) && f.Field[:len(prefix)] == prefix {
-			f.Field = f.Field[len(prefix):]
-		}
-		list = append(list, f)
-	}
-	return list
+	return fault.Rename(err, func(f fault.Fault) fault.Fault {
+		f.Field = strings.TrimPrefix(f.Field, prefix)
+		return f
+	})
 }
 
 // VerdictInput is what the advisor says it is.
@@ -96,6 +94,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 	if err != nil {
 		return View{}, err
 	}
+	in.Note = plain.Text(in.Note)
 	var l fault.List
 	k := s.Base.Cause(in.Cause)
 	switch {
@@ -129,11 +128,10 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		}
 		again := ""
 		if c.Verdict != nil && c.Verdict.Cause != in.Cause {
-			c.Act, c.Treatment, c.Mix, c.Days, c.Doses = nil, nil, nil, nil, []Dosed{} // they answered another question
 			if c.Handover != nil {
-				c.Handover, c.AskOn = nil, ""
 				again = "; the grower's page is to be handed over anew"
 			}
+			c.clear(casework.After(casework.SecVerdict)...)
 		}
 		c.Verdict = &v
 		text := in.Degree + ": "
@@ -168,12 +166,14 @@ func (s *Service) Review(ctx context.Context, who Person, id string, from int, a
 		if c.Verdict == nil || !c.Verdict.NeedsReview {
 			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")
 		}
+		note := plain.Text(note)
 		if !agree {
 			if note == "" {
 				return "", fault.New("note", "is empty", "say what the trainee should look at again")
 			}
 			by := c.Verdict.By
-			c.Verdict, c.Act, c.Treatment, c.Mix, c.Days, c.Doses = nil, nil, nil, nil, nil, []Dosed{} // they answered it
+			c.clear(casework.SecVerdict)
+			c.clear(casework.After(casework.SecVerdict)...)
 			return "sent back to " + by + ": " + note, nil
 		}
 		c.Verdict.NeedsReview, c.Verdict.ReviewedBy = false, who.Name
@@ -270,12 +270,10 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		c.Act = &Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, LowCa: in.LowCa, Choice: in.Choice, Press: in.Press, By: who.Name}
 		switch in.Choice {
 		case "wait":
-			c.Treatment = &Treatment{Remedies: []string{"leave"}, By: who.Name}
-			c.Mix, c.Days = nil, nil
+			c.treat(Treatment{Remedies: []string{remedy.LeaveIt}, By: who.Name})
 			return "wait and watch", nil
 		case "pull":
-			c.Treatment = &Treatment{Remedies: []string{"pull-bag"}, By: who.Name}
-			c.Mix, c.Days = nil, nil
+			c.treat(Treatment{Remedies: []string{remedy.PullIt}, By: who.Name})
 			return "pull it", nil
 		}
 		return "act, " + in.Press + " pressure", nil
@@ -283,8 +281,8 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 }
 
 // AskedOn is a due follow-up in words.
-func (s *Service) askedOn(askOn string, today time.Time) (string, int) {
-	t, err := time.Parse(remedy.DateLayout, askOn)
+func askedOn(askOn string, today civil.Day) (string, int) {
+	t, err := civil.Parse(askOn)
 	if err != nil {
 		return "", 0
 	}

@@ -12,10 +12,11 @@ import (
 	"time"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
-	"botanik/core/remedy"
+	"botanik/core/plain"
 	"botanik/internal/store"
 )
 
@@ -47,9 +48,10 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in Intake, key string
 }
 
 // checkIntake refuses what cannot be used and finds the host by its words.
-func (s *Service) checkIntake(in *Intake, today time.Time) error {
+func (s *Service) checkIntake(in *Intake, today civil.Day) error {
 	var l fault.List
-	in.Grower, in.Plant, in.Story = strings.TrimSpace(in.Grower), strings.TrimSpace(in.Plant), strings.TrimSpace(in.Story)
+	in.Grower, in.Contact, in.Plant, in.Family = plain.Line(in.Grower), plain.Line(in.Contact), plain.Line(in.Plant), plain.Line(in.Family)
+	in.Brought, in.Story = plain.Line(in.Brought), plain.Text(in.Story)
 	if in.Grower == "" {
 		l.Add("grower", "is empty", "write who brought it; a first name will do")
 	}
@@ -67,17 +69,28 @@ func (s *Service) checkIntake(in *Intake, today time.Time) error {
 	for i := range in.Treated {
 		t := &in.Treated[i]
 		at := fmt.Sprintf("treated[%d]", i)
-		on, err := time.Parse(remedy.DateLayout, t.On)
+		t.What = plain.Line(t.What)
+		on, err := civil.Parse(t.On)
 		switch {
 		case err != nil:
 			l.Add(at+".on", fmt.Sprintf("%q is not a day", t.On), "write it as YYYY-MM-DD; about will do")
-		case on.After(today.AddDate(0, 0, 1)):
+		case on.After(today.Add(1)):
 			l.Add(at+".on", "lies in the future", "give the day it was put on")
+		case on.Before(today.Add(-3660)):
+			l.Add(at+".on", "lies more than ten years back", "give the day it was put on, or remove the line")
+		}
+		for j, id := range t.CouldBe {
+			if s.Base.Remedy(id) == nil {
+				l.Add(fmt.Sprintf("%s.couldBe[%d]", at, j), fmt.Sprintf("%q is not a remedy of the herbarium", id), "leave it out")
+			}
+		}
+		if t.Remedy != "" {
+			t.CouldBe = nil
 		}
 		if t.Remedy != "" && s.Base.Remedy(t.Remedy) == nil {
 			l.Add(at+".remedy", fmt.Sprintf("%q is not a remedy of the herbarium", t.Remedy), "leave it out when it is something else")
 		}
-		if t.Remedy == "" && strings.TrimSpace(t.What) == "" {
+		if t.Remedy == "" && t.What == "" {
 			l.Add(at+".what", "is empty", "say what was put on, or remove the line")
 		}
 	}
@@ -101,6 +114,28 @@ func (s *Service) FindHost(words string) string {
 	}
 	return ""
 }
+
+// ReadEarlier reads what a grower says was put on the plant before, as of today.
+func (s *Service) ReadEarlier(ctx context.Context, text string) ([]Treated, error) {
+	id, _, err := s.Identity(ctx)
+	if err != nil {
+		return nil, err
+	}
+	out := []Treated{}
+	for _, e := range casework.ReadEarlier(s.Base, text, s.today(id), mostTreated) {
+		t := Treated{What: e.What, On: e.On.String()}
+		if len(e.Meant) == 1 {
+			t.Remedy = e.Meant[0]
+		} else if len(e.Meant) > 1 {
+			t.CouldBe = e.Meant
+		}
+		out = append(out, t)
+	}
+	return out, nil
+}
+
+// mostTreated is how many earlier sprays a case takes.
+const mostTreated = 12
 
 // change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
@@ -232,13 +267,12 @@ func (s *Service) facts(d *Doc) casework.Facts {
 
 // setting is what is known before looking, this desk's own cases included.
 func (s *Service) settingOf(ctx context.Context, c *Case, id Identity) (differential.Setting, error) {
-	out := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(c.CreatedAt.Month()), South: id.Lat < 0, Desk: map[string]float64{}}
-	now := s.Now()
-	rows, err := s.Store.ConfirmedSince(ctx, store.Stamp(now.AddDate(-2, 0, 0)))
+	out := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, id.zone()).Month()), South: id.Lat < 0, Desk: map[string]float64{}}
+	today := s.today(id)
+	rows, err := s.Store.ConfirmedSince(ctx, today.Add(-730).String())
 	for _, r := range rows {
-		day, perr := time.Parse(remedy.DateLayout, r.CreatedAt)
-		if perr == nil {
-			out.Desk[r.Cause] += float64(r.N) * differential.Fade(now.Sub(day).Hours()/24)
+		if day, err := civil.Parse(r.Day); err == nil {
+			out.Desk[r.Cause] += float64(r.N) * differential.Fade(float64(today.Sub(day)))
 		}
 	}
 	return out, err
@@ -272,7 +306,7 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 	} else if ok {
 		v.MayUndo = e.Text
 	}
-	v.HouseNews, err = s.houseNews(ctx, &c)
+	v.HouseNews, err = s.houseNews(ctx, &c, ident)
 	return v, err
 }
 

@@ -4,10 +4,9 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"time"
 
 	"botanik/core/casework"
-	"botanik/core/remedy"
+	"botanik/core/civil"
 	"botanik/internal/store"
 )
 
@@ -53,9 +52,8 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	}
 	day := s.today(ident)
 	w := s.weather(ident).Day(day)
-	out := Today{Desk: ident.Name, Date: longDay(day), Notices: []Notice{}, Ask: []Ask{}, Weather: "Simulated forecast: " + w.Text + "."}
-	loc, _ := time.LoadLocation(ident.Zone)
-	midnight := time.Date(day.Year(), day.Month(), day.Day(), 0, 0, 0, 0, loc)
+	out := Today{Desk: ident.Name, Date: day.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: "Simulated forecast: " + w.Text + "."}
+	midnight := day.Midnight(ident.zone())
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
 	}
@@ -77,7 +75,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 			out.Longest = max(out.Longest, m)
 		}
 	}
-	rows, err := s.Store.DueBy(ctx, day.Format(remedy.DateLayout), trayLimit)
+	rows, err := s.Store.DueBy(ctx, day.String(), trayLimit)
 	if err != nil {
 		return Today{}, err
 	}
@@ -91,13 +89,13 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	return out, s.notices(ctx, &out, day, w.EveningC, w.RainMm, w.WindMs)
 }
 
-func (s *Service) ask(r store.Case, day time.Time) (Ask, error) {
+func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 	c, err := unrow(r)
 	if err != nil {
 		return Ask{}, err
 	}
 	a := Ask{Tag: s.tag(r), Contact: c.Intake.Contact}
-	a.When, a.Late = s.askedOn(r.AskOn, day)
+	a.When, a.Late = askedOn(r.AskOn, day)
 	switch {
 	case c.Treatment != nil && len(c.Treatment.Remedies) > 0:
 		last := s.Base.Remedy(c.Treatment.Remedies[len(c.Treatment.Remedies)-1])
@@ -117,23 +115,23 @@ func (s *Service) ask(r store.Case, day time.Time) (Ask, error) {
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, day time.Time, evening, rain, wind float64) error {
+func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, evening, rain, wind float64) error {
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
 		if k := s.Base.Cause(t.Cause); k != nil && k.Regulated != "" {
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
-	rows, err := s.Store.ConfirmedSince(ctx, store.Stamp(day.AddDate(0, 0, -63)))
+	rows, err := s.Store.ConfirmedSince(ctx, day.Add(-63).String())
 	if err != nil {
 		return err
 	}
 	week, before := map[string]int{}, map[string]int{}
 	for _, r := range rows {
-		d, err := time.Parse(remedy.DateLayout, r.CreatedAt)
+		d, err := civil.Parse(r.Day)
 		if err != nil {
 			continue
 		}
-		if day.Sub(d) < 7*24*time.Hour {
+		if day.Sub(d) < 7 {
 			week[r.Cause] += r.N
 		} else {
 			before[r.Cause] += r.N

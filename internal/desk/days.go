@@ -3,9 +3,8 @@ package desk
 import (
 	"context"
 	"fmt"
-	"slices"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
@@ -15,7 +14,7 @@ import (
 
 // DaysInput asks for the treatment days of a round.
 type DaysInput struct {
-	Start string `json:"start,omitempty" doc:"first day, YYYY-MM-DD; today when left out"`
+	Start string `json:"start,omitempty" maxLength:"10" doc:"first day, YYYY-MM-DD; today when left out"`
 	Count int    `json:"count,omitempty" minimum:"0" maximum:"12" doc:"treatments in this round; 3 when left out"`
 	Gap   int    `json:"gapDays,omitempty" minimum:"0" maximum:"60" doc:"a fixed rhythm; computed when left out"`
 }
@@ -35,12 +34,14 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		return Days{}, err
 	}
 	if in.Start != "" {
-		start, err := time.Parse(remedy.DateLayout, in.Start)
-		if err != nil {
+		start, err := civil.Parse(in.Start)
+		switch {
+		case err != nil:
 			return Days{}, fault.New("start", fmt.Sprintf("%q is not a day", in.Start), "write it as YYYY-MM-DD")
-		}
-		if start.Before(req.Start) {
+		case start.Before(req.Start):
 			return Days{}, fault.New("start", "lies in the past", "start today or later")
+		case start.Sub(req.Start) > 366:
+			return Days{}, fault.New("start", "lies more than a year ahead", "start within a year; a plan further off is not worth the paper")
 		}
 		req.Start = start
 	}
@@ -66,12 +67,12 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 	if err != nil {
 		return Days{}, err
 	}
-	out := Days{Start: req.Start.Format(remedy.DateLayout), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
-	if school != "computed" {
-		out.Notes = append([]string{"The rhythm chosen here: " + s.Base.School("rhythm").Option(school).Name + ", kept inside the label."}, out.Notes...)
+	out := Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	if o := s.Base.School("rhythm").Option(school); school != "computed" && o != nil {
+		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	for _, d := range sched.Days {
-		out.On = append(out.On, d.Format(remedy.DateLayout))
+		out.On = append(out.On, d.String())
 	}
 	return out, nil
 }
@@ -95,19 +96,12 @@ func (s *Service) repeatRequest(ctx context.Context, c *Case) (lifecycle.RepeatR
 	if r == nil {
 		return req, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
 	}
-	today, lab := s.today(ident), sit.House.Labels[r.ID]
-	req = lifecycle.RepeatRequest{Start: today, GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, Want: 3, Kills: r.Kills["egg"]}
-	if lab.Most > 0 && (req.Most == 0 || lab.Most < req.Most) {
-		req.Most = lab.Most
-	}
+	today, lim := s.today(ident), remedy.LimitsOf(r, sit.House)
+	req = lifecycle.RepeatRequest{Start: today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.Most, Want: 3, Kills: r.Kills["egg"]}
 	if sit.Edible && sit.DaysToHarvest != nil {
-		req.Harvest, req.Wait = today.AddDate(0, 0, *sit.DaysToHarvest), max(r.WaitDays, lab.WaitDays)
+		req.Harvest, req.Wait = today.Add(*sit.DaysToHarvest), lim.PreHarvest
 	}
-	for _, t := range append(slices.Clone(c.Intake.Treated), c.Given...) {
-		if t.Remedy == r.ID {
-			req.Used++
-		}
-	}
+	req.Used, _ = remedy.Uses(sit.Earlier, r.ID, today)
 	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
 		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, s.weather(ident).Mean(today, 14)))
 		if err != nil {
@@ -124,24 +118,33 @@ func (s *Service) stillHolds(ctx context.Context, c *Case) error {
 	var l fault.List
 	if m := c.Mix; m != nil {
 		_, err := s.Blend(ctx, MixInput{Remedy: m.Remedy, Rate: m.Rate, Use: m.Use, Volume: m.Volume, Sprayer: m.Sprayer, Spoons: m.Spoons, Stock: m.Stock, With: m.With, BothLabels: m.BothLabels, Treatments: m.Treatments})
-		for _, f := range fault.From(err) {
-			l.Add("mix."+f.Field, f.Problem, "work the amounts out anew on the Mix step; "+f.Mend)
-		}
+		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
+			f.Mend = "work the amounts out anew on the Mix step; " + f.Mend
+			return f
+		}))
 	}
 	if c.Days != nil {
 		req, err := s.repeatRequest(ctx, c)
 		l.AddErr("", err)
-		days := []time.Time{}
-		for _, on := range c.Days.On {
-			d, err := time.Parse(remedy.DateLayout, on)
-			l.AddErr("days", err)
-			days = append(days, d)
-		}
 		if err == nil {
-			l.AddErr("", lifecycle.Hold(days, req))
+			l.AddErr("", lifecycle.Hold(c.Days.days(), req))
 		}
 	}
 	return l.Err()
+}
+
+// days of the calendar; what is no day is left out.
+func (d *Days) days() []civil.Day {
+	out := []civil.Day{}
+	if d == nil {
+		return out
+	}
+	for _, on := range d.On {
+		if day, err := civil.Parse(on); err == nil {
+			out = append(out, day)
+		}
+	}
+	return out
 }
 
 // repeated is the chosen remedy whose days are planned: the harshest one that
@@ -166,8 +169,8 @@ func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, 
 		d.By = who.Name
 		c.Days = &d
 		if len(d.On) == 1 {
-			return "to be done once, on " + spokenDay(d.Start), nil
+			return "to be done once, on " + spokenDay(d.Start, civil.Of(s.Now(), nil)), nil
 		}
-		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start)), nil
+		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start, civil.Of(s.Now(), nil))), nil
 	})
 }

@@ -88,7 +88,7 @@ func TestARepeatKeepsTheRemedyAndCountsWhatWasUsed(t *testing.T) {
 	ctx := context.Background()
 	b.treated(bean)
 	b.now = b.now.AddDate(0, 0, 20)
-	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Count: &casework.Recount{Before: 40, After: 12, Units: 5}}))
+	b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, desk.FollowUpInput{Count: &casework.Recount{BeforeCounts: []int{40, 38, 45, 33, 44}, AfterCounts: []int{12, 10, 15, 9, 14}}}))
 	assert.Equal(t, "repeat", b.v.FollowUps[0].Next.Move)
 	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "repeat"))
 	assert.NotNil(t, b.v.Treatment)

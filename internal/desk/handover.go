@@ -4,12 +4,12 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"strings"
-	"time"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/fault"
-	"botanik/core/remedy"
+	"botanik/core/plain"
+	"botanik/internal/people"
 )
 
 // effectDays is how long after the last treatment its effect shows.
@@ -40,19 +40,11 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			}
 		}
 		today := s.today(ident)
-		days := []time.Time{}
-		if c.Days != nil {
-			for _, d := range c.Days.On {
-				if t, err := time.Parse(remedy.DateLayout, d); err == nil {
-					days = append(days, t)
-				}
-			}
-		}
-		token := randomText(24)
+		token := people.RandomText(24)
 		if c.Page != nil {
 			token = c.Page.Token // the grower's link holds
 		}
-		c.AskOn = casework.AskOn(today, days, effectDays, f.Refer).Format(remedy.DateLayout)
+		c.AskOn = casework.AskOn(today, c.Days.days(), effectDays, f.Refer).String()
 		c.Round++
 		c.Handover = &Handover{By: who.Name, At: s.Now(), Token: token, AskOn: c.AskOn}
 		if c.Treatment != nil && !f.Refer {
@@ -63,19 +55,19 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			return "", err
 		}
 		c.Page = &Page{Token: token, Sheet: sheet}
-		return "handed over; ask on " + spokenDay(c.AskOn), nil
+		return "handed over; ask on " + spokenDay(c.AskOn, today), nil
 	})
 }
 
 // given lists what this round puts on the plant, for the waits of the next.
-func (s *Service) given(c *Case, today time.Time) []Treated {
+func (s *Service) given(c *Case, today civil.Day) []Treated {
 	out := []Treated{}
 	for _, id := range c.Treatment.Remedies {
 		r := s.Base.Remedy(id)
 		if r == nil || r.Kind == "culture" || r.Rung == 0 {
 			continue
 		}
-		on := []string{today.Format(remedy.DateLayout)}
+		on := []string{today.String()}
 		if c.Days != nil && r == s.repeated(c) {
 			on = c.Days.On
 		}
@@ -100,7 +92,8 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 	if err != nil {
 		return View{}, err
 	}
-	if !in.Silent && in.Count == nil && strings.TrimSpace(in.Note) == "" {
+	in.Note = plain.Text(in.Note)
+	if !in.Silent && in.Count == nil && in.Note == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
 	return s.change(ctx, who, id, from, "followup", func(c *Case) (string, error) {
@@ -117,12 +110,12 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 				}
 				n++
 			}
-			c.AskOn = today.AddDate(0, 0, 7).Format(remedy.DateLayout)
-			text := "no answer; ask again " + spokenDay(c.AskOn)
+			c.AskOn = today.Add(7).String()
+			text := "no answer; ask again " + spokenDay(c.AskOn, today)
 			if n >= 2 {
 				f.Next = &casework.NextMove{Move: "call", Why: "Two without an answer: telephone."}
 				text = "no answer twice: telephone"
-				c.AskOn = today.Format(remedy.DateLayout)
+				c.AskOn = today.String()
 			}
 			c.FollowUps = append(c.FollowUps, f)
 			return text, nil
@@ -134,7 +127,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 				return "", err
 			}
 			f.Result = &res
-			next := casework.Advise(res.Word, s.borne(c, in.Count.After), c.Round, s.nerve(c))
+			next := casework.Advise(res.Word, s.borne(c, res.After), c.Round, s.nerve(c))
 			f.Next = &next
 			text = "recount: " + res.Text + " " + next.Why
 		}
@@ -174,15 +167,17 @@ func (s *Service) NextRound(ctx context.Context, who Person, id string, from int
 		}
 		switch move {
 		case "repeat":
-			c.Days = nil
+			c.clear(casework.SecDays)
 		case "step up", "switch":
-			c.Treatment, c.Mix, c.Days = nil, nil, nil
+			c.clear(casework.SecRemedy)
+			c.clear(casework.After(casework.SecRemedy)...)
 		case "bring back":
-			c.Verdict, c.Act, c.Treatment, c.Mix, c.Days = nil, nil, nil, nil, nil
+			c.clear(casework.SecVerdict)
+			c.clear(casework.After(casework.SecVerdict)...)
 		default:
 			return "", fault.New("move", fmt.Sprintf("%q is not a next round", move), "use repeat, step up, switch or bring back")
 		}
-		c.Handover, c.AskOn = nil, ""
+		c.clear(casework.SecHandover)
 		return "next round: " + move, nil
 	})
 }
@@ -199,7 +194,7 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, ou
 		if c.Handover == nil && outcome != "lost" && outcome != "unknown" {
 			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
 		}
-		c.Closing = &Closing{At: s.Now(), By: who.Name, Outcome: outcome, Note: note}
+		c.Closing = &Closing{At: s.Now(), By: who.Name, Outcome: outcome, Note: plain.Text(note)}
 		c.AskOn = ""
 		return "closed: " + outcome, nil
 	})

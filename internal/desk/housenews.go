@@ -6,12 +6,14 @@ import (
 	"fmt"
 	"sort"
 
+	"botanik/core/civil"
 	"botanik/core/remedy"
+	"botanik/internal/store"
 )
 
 // houseNews tells a case that was decided under earlier house rules what
 // changed since, in plain words: by whom, when, and which.
-func (s *Service) houseNews(ctx context.Context, c *Case) ([]string, error) {
+func (s *Service) houseNews(ctx context.Context, c *Case, ident Identity) ([]string, error) {
 	out := []string{}
 	if c.Verdict == nil || c.Closing != nil || c.Treatment == nil || c.HouseSeen == nil {
 		return out, nil
@@ -20,6 +22,7 @@ func (s *Service) houseNews(ctx context.Context, c *Case) ([]string, error) {
 	if err != nil {
 		return nil, err
 	}
+	zone, today := ident.zone(), s.today(ident)
 	for _, e := range events {
 		var was, is remedy.House
 		if e.Before != "" {
@@ -31,7 +34,7 @@ func (s *Service) houseNews(ctx context.Context, c *Case) ([]string, error) {
 			return nil, err
 		}
 		for _, line := range s.ruleChanges(was, is) {
-			out = append(out, fmt.Sprintf("%s changed the house rules on %s: %s.", e.Who, spokenDay(e.At[:10]), line))
+			out = append(out, fmt.Sprintf("%s changed the house rules on %s: %s.", e.Who, civil.Of(store.Moment(e.At), zone).Spoken(today), line))
 		}
 	}
 	return out, nil

@@ -25,8 +25,14 @@ func checkLabel(r *knowledge.Remedy, lab remedy.Label) error {
 		low, high := labelRange(r, r.Rates[0], remedy.House{Labels: map[string]remedy.Label{r.ID: lab}})
 		l.AddErr("", mix.CheckRange(low, high))
 	}
-	if lab.RepeatMin < 0 || lab.Most < 0 || lab.WaitDays < 0 {
-		l.Add("repeatMinDays", "a figure is below zero", "give zero to keep the herbarium's")
+	for _, f := range []struct {
+		field string
+		n     int
+		most  int
+	}{{"repeatMinDays", lab.RepeatMin, 365}, {"mostPerSeason", lab.Most, 50}, {"waitDays", lab.WaitDays, 365}} {
+		if f.n < 0 || f.n > f.most {
+			l.Add(f.field, fmt.Sprintf("%d is not 0 to %d", f.n, f.most), "copy the figure from the label; zero keeps the herbarium's")
+		}
 	}
 	return l.Err()
 }
@@ -35,12 +41,12 @@ func checkLabel(r *knowledge.Remedy, lab remedy.Label) error {
 type MixInput struct {
 	Remedy  string `json:"remedy,omitempty" doc:"remedy id; left out when only one chosen remedy is mixed"`
 	Rate    string `json:"rate,omitempty" doc:"id of the label range; left out for the first"`
-	Use     string `json:"use,omitempty" doc:"low, middle, top, or a rate like '15 mL per L'"`
-	Volume  string `json:"volume" doc:"finished mix wanted, like '2 L'"`
-	Sprayer string `json:"sprayer,omitempty" doc:"what one filling holds"`
+	Use     string `json:"use,omitempty" maxLength:"60" doc:"low, middle, top, or a rate like '15 mL per L'"`
+	Volume  string `json:"volume" maxLength:"40" doc:"finished mix wanted, like '2 L'"`
+	Sprayer string `json:"sprayer,omitempty" maxLength:"40" doc:"what one filling holds"`
 	Spoons  string `json:"spoons,omitempty" enum:"metric,us,imperial,au,"`
 
-	Stock      string   `json:"stock,omitempty" doc:"strength of the bottle for a strength, like '70 %'"`
+	Stock      string   `json:"stock,omitempty" maxLength:"20" doc:"strength of the bottle for a strength, like '70 %'"`
 	With       []Beside `json:"with,omitempty" maxItems:"2" doc:"what goes into the same tank"`
 	BothLabels bool     `json:"bothLabels,omitempty" doc:"the advisor read on every label that they may be mixed"`
 	Treatments int      `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"for how much to buy; once when left out"`
@@ -49,7 +55,7 @@ type MixInput struct {
 // Beside is a second remedy in the tank.
 type Beside struct {
 	Remedy string `json:"remedy"`
-	Use    string `json:"use,omitempty" doc:"low, middle, top or a rate"`
+	Use    string `json:"use,omitempty" maxLength:"60" doc:"low, middle, top or a rate"`
 }
 
 // labelRange is the bottle's range: the house's own label, whose strength is its
@@ -96,16 +102,14 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 		at := fmt.Sprintf("with[%d]", i)
 		o, ort, err := mixed(b, house, at+".remedy", w.Remedy, "")
 		if err != nil {
-			l = append(l, fault.From(err)...)
+			l.AddErr("", err)
 			continue
 		}
 		for _, before := range append([]string{in.Remedy}, names(in.With[:i])...) {
 			l.AddErr(at, mayShare(b, before, w.Remedy, in.BothLabels))
 		}
 		p, err := tankPart(o, ort, house, w.Use, "")
-		for _, f := range fault.From(err) {
-			l.Add(at+".use", f.Problem, f.Mend)
-		}
+		l.AddErr("", fault.Rename(err, func(f fault.Fault) fault.Fault { f.Field = at + ".use"; return f }))
 		parts = append(parts, p)
 		if ort.With != "" {
 			parts = append(parts, emulsifier(ort.With))
@@ -276,14 +280,12 @@ func chosenRate(use, low, high string) (string, error) {
 
 // renamePart turns "parts[0].rate" into "use", the field the person filled in.
 func renamePart(err error) error {
-	list := fault.List{}
-	for _, f := range fault.From(err) {
+	return fault.Rename(err, func(f fault.Fault) fault.Fault {
 		if f.Field == "parts[0].rate" {
 			f.Field = "use"
 		}
-		list = append(list, f)
-	}
-	return list
+		return f
+	})
 }
 
 // SetMix keeps the amounts for the grower's own sprayer.

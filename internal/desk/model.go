@@ -6,13 +6,16 @@ import (
 	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/mix"
+	"botanik/internal/people"
 )
 
 // Treated is something that was put on the plant before it came here.
 type Treated struct {
 	What   string `json:"what" maxLength:"120" doc:"in the grower's words"`
 	Remedy string `json:"remedy,omitempty" doc:"the remedy of the herbarium it answers to, when known"`
-	On     string `json:"on" doc:"day, YYYY-MM-DD"`
+
+	CouldBe []string `json:"couldBe,omitempty" maxItems:"6" doc:"remedies the words could mean, while nobody said which; the waits of all of them count"`
+	On      string   `json:"on" doc:"day, YYYY-MM-DD"`
 }
 
 // Intake is what is written down when a sample is brought in.
@@ -26,7 +29,7 @@ type Intake struct {
 	Place         string    `json:"place" enum:"indoors,greenhouse,balcony,garden,orchard"`
 	InBloom       bool      `json:"inBloom,omitempty"`
 	Edible        bool      `json:"edible,omitempty"`
-	DaysToHarvest *int      `json:"daysToHarvest,omitempty" minimum:"0" maximum:"366"`
+	DaysToHarvest *int      `json:"daysToHarvest,omitempty" minimum:"0" maximum:"366" doc:"days to the next picking, from the day it was brought in"`
 	Children      bool      `json:"children,omitempty"`
 	Cat           bool      `json:"cat,omitempty"`
 	Dog           bool      `json:"dog,omitempty"`
@@ -69,7 +72,7 @@ type Act struct {
 	Counts  []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot"`
 	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1" doc:"share of leaves hit, when not counted"`
 	Helpers bool     `json:"helpers,omitempty"`
-	Stages  []string `json:"stages,omitempty"`
+	Stages  []string `json:"stages,omitempty" maxItems:"8"`
 	Drought bool     `json:"drought,omitempty"`
 	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
 	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
@@ -180,6 +183,29 @@ type Doc struct {
 	HouseSeen *int              `json:"houseSeen,omitempty"` // version of the house rules the last decision was made under
 }
 
+// clear empties sections. What rests on a section that changed is named by
+// casework.After.
+func (d *Doc) clear(sections ...casework.Section) {
+	for _, s := range sections {
+		switch s {
+		case casework.SecVerdict:
+			d.Verdict = nil
+		case casework.SecAct:
+			d.Act = nil
+		case casework.SecRemedy:
+			d.Treatment = nil
+		case casework.SecMix:
+			d.Mix = nil
+		case casework.SecDose:
+			d.Doses = []Dosed{}
+		case casework.SecDays:
+			d.Days = nil
+		case casework.SecHandover:
+			d.Handover, d.AskOn = nil, ""
+		}
+	}
+}
+
 // Case is a document with its tag.
 type Case struct {
 	ID        string         `json:"id"`
@@ -220,12 +246,7 @@ type View struct {
 }
 
 // Person is who acts.
-type Person struct {
-	ID    string `json:"id"`
-	Login string `json:"login"`
-	Name  string `json:"name"`
-	Role  string `json:"role" enum:"coordinator,advisor,trainee"`
-}
+type Person = people.Person
 
 // Identity of the desk.
 type Identity struct {
@@ -233,8 +254,8 @@ type Identity struct {
 	Place     string  `json:"place" maxLength:"80"`
 	Lat       float64 `json:"lat" minimum:"-90" maximum:"90"`
 	Lon       float64 `json:"lon" minimum:"-180" maximum:"180"`
-	Zone      string  `json:"zone" doc:"time zone, like Europe/London"`
+	Zone      string  `json:"zone" maxLength:"60" doc:"time zone, like Europe/London"`
 	Units     string  `json:"units" enum:"metric,us,imperial,au" doc:"kitchen spoons offered first"`
-	Authority string  `json:"authority" maxLength:"200" doc:"whom to call about a regulated suspect"`
-	Lab       string  `json:"lab" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
+	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
+	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
 }

@@ -29,19 +29,41 @@ type Photo struct {
 // AddPhoto keeps a picture with the case. It is drawn anew, so that nothing
 // the camera wrote beside it (place, time, owner) is kept.
 func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int, name string, data []byte) (View, error) {
-	pic, err := photo.Clean(data)
+	// What would be refused anyway is refused before the work of drawing.
+	row, err := s.Store.Case(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	if row.Version != from {
+		return View{}, ErrStale
+	}
+	c, err := unrow(row)
+	if err != nil {
+		return View{}, err
+	}
+	if err := mayAddPhoto(&c); err != nil {
+		return View{}, err
+	}
+	pic, err := photo.Clean(ctx, data)
 	if err != nil {
 		return View{}, err
 	}
 	p := Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
 	keep := store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}
 	return s.changeWith(ctx, who, id, from, "photo", []store.Photo{keep}, func(c *Case) (string, error) {
-		if len(c.Photos) >= MaxPhotos {
-			return "", fault.New("photo", fmt.Sprintf("the case has %d pictures already", MaxPhotos), "take one away first")
+		if err := mayAddPhoto(c); err != nil {
+			return "", err
 		}
 		c.Photos = append(slices.Clone(c.Photos), p)
 		return "picture added: " + p.Name, nil
 	})
+}
+
+func mayAddPhoto(c *Case) error {
+	if len(c.Photos) >= MaxPhotos {
+		return fault.New("photo", fmt.Sprintf("the case has %d pictures already", MaxPhotos), "take one away first")
+	}
+	return nil
 }
 
 // photoName keeps the file's name as a label: no path, no odd signs.
@@ -78,6 +100,17 @@ func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int
 
 // Photo reads a picture a case shows, as JPEG.
 func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error) {
+	row, err := s.Store.Case(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	c, err := unrow(row)
+	if err != nil {
+		return nil, err
+	}
+	if !slices.ContainsFunc(c.Photos, func(p Photo) bool { return p.ID == photoID }) {
+		return nil, ErrNotFound // taken off the case: kept for undo, and shown no more
+	}
 	p, err := s.Store.Photo(ctx, id, photoID)
 	return p.JPEG, err
 }

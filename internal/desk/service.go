@@ -4,16 +4,19 @@ import (
 	"context"
 	"crypto/rand"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"strings"
 	"time"
+	_ "time/tzdata" // a desk knows its zone on machines that have none of their own
 
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/plain"
 	"botanik/core/remedy"
-	"botanik/internal/standin"
+	"botanik/internal/people"
+	"botanik/internal/simulated"
 	"botanik/internal/store"
 
 	"github.com/oklog/ulid/v2"
@@ -25,9 +28,7 @@ var (
 	ErrStale     = store.ErrStale
 	ErrTaken     = store.ErrTaken
 	ErrKeyUsed   = store.ErrKeyUsed
-	ErrForbidden = errors.New("your role may not do this")
-	ErrSignIn    = errors.New("sign in first")
-	ErrWait      = errors.New("too many wrong passwords; wait")
+	ErrForbidden = people.ErrForbidden
 )
 
 // Service does what people do. Safe for many goroutines.
@@ -36,7 +37,6 @@ type Service struct {
 	Base   *knowledge.Base
 	Engine *differential.Engine
 	Now    func() time.Time
-	gate   throttle
 }
 
 // New makes a service over an open store.
@@ -44,6 +44,7 @@ func New(st *store.Store, base *knowledge.Base, now func() time.Time) *Service {
 	return &Service{Store: st, Base: base, Engine: differential.NewEngine(base), Now: now}
 }
 
+// newID sorts by the moment it was made.
 func newID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand.Reader).String() }
 
 // House documents.
@@ -69,9 +70,7 @@ func (s *Service) HouseRules(ctx context.Context) (remedy.House, int, error) {
 	if out.Policy == nil {
 		out.Policy = map[string]remedy.Policy{}
 	}
-	if out.Schools == nil {
-		out.Schools = map[string]string{}
-	}
+	out.Schools = knownSchools(s.Base, out.Schools)
 	if out.Law == nil {
 		out.Law = map[string]remedy.Law{}
 	}
@@ -94,8 +93,26 @@ func (s *Service) SetIdentity(ctx context.Context, who Person, id Identity, from
 	if who.Role != "coordinator" {
 		return ErrForbidden
 	}
-	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" {
-		return fault.New("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
+	var l fault.List
+	for _, f := range []struct {
+		name string
+		text *string
+		mend string
+	}{
+		{"name", &id.Name, "write what the desk is called; it stands on every page"},
+		{"authority", &id.Authority, "write whom to call about a regulated suspect; it stands on the grower's page"},
+		{"lab", &id.Lab, "write where undetermined samples go; it stands on the grower's page"},
+	} {
+		if *f.text = plain.Line(*f.text); *f.text == "" {
+			l.Add(f.name, "is empty", f.mend)
+		}
+	}
+	id.Place = plain.Line(id.Place)
+	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
+		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
+	}
+	if err := l.Err(); err != nil {
+		return err
 	}
 	return s.put(ctx, who, keyIdentity, id, from)
 }
@@ -106,24 +123,8 @@ func (s *Service) SetHouseRules(ctx context.Context, who Person, h remedy.House,
 	if who.Role != "coordinator" {
 		return ErrForbidden
 	}
-	var l fault.List
-	for _, f := range fault.From(remedy.Situation{Date: "2000-01-01", House: h}.Check(s.Base)) {
-		l.Add(strings.TrimPrefix(f.Field, "house."), f.Problem, f.Mend) // here the house is the whole body
-	}
-	for id := range h.Policy {
-		if s.Base.Remedy(id) == nil {
-			l.Add("policy."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
-		}
-	}
-	for id, lab := range h.Labels {
-		r := s.Base.Remedy(id)
-		if r == nil {
-			l.Add("labels."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
-			continue
-		}
-		l.AddErr("labels."+id, checkLabel(r, lab))
-	}
-	if err := l.Err(); err != nil {
+	cleanHouse(&h)
+	if err := CheckHouse(s.Base, h); err != nil {
 		return err
 	}
 	return s.put(ctx, who, keyHouse, h, from)
@@ -137,20 +138,72 @@ func (s *Service) put(ctx context.Context, who Person, key string, v any, from i
 	return s.Store.SetSetting(ctx, key, string(raw), from, who.Name, s.Now())
 }
 
-// today at the desk.
-func (s *Service) today(id Identity) time.Time {
-	loc, err := time.LoadLocation(id.Zone)
-	if err != nil {
-		loc = time.UTC
+// CheckHouse holds a house's answers against a herbarium: what it names has to be
+// there, and its labels have to be ranges.
+func CheckHouse(b *knowledge.Base, h remedy.House) error {
+	var l fault.List
+	l.AddErr("", fault.Rename(remedy.Situation{Date: "2000-01-01", House: h}.Check(b), func(f fault.Fault) fault.Fault {
+		f.Field = strings.TrimPrefix(f.Field, "house.") // here the house is the whole body
+		return f
+	}))
+	for id := range h.Policy {
+		if b.Remedy(id) == nil {
+			l.Add("policy."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
+		}
 	}
-	n := s.Now().In(loc)
-	return time.Date(n.Year(), n.Month(), n.Day(), 0, 0, 0, 0, time.UTC)
+	for id, lab := range h.Labels {
+		r := b.Remedy(id)
+		if r == nil {
+			l.Add("labels."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
+			continue
+		}
+		l.AddErr("labels."+id, checkLabel(r, lab))
+	}
+	return l.Err()
 }
 
+// knownSchools leaves out answers that this herbarium, or the overlay on it, no
+// longer has: then its default holds. botanik kb check --data names them.
+func knownSchools(b *knowledge.Base, answers map[string]string) map[string]string {
+	out := map[string]string{}
+	for id, o := range answers {
+		if x := b.School(id); x != nil && x.Option(o) != nil {
+			out[id] = o
+		}
+	}
+	return out
+}
+
+func cleanHouse(h *remedy.House) {
+	for id, p := range h.Policy {
+		p.Why = plain.Line(p.Why)
+		h.Policy[id] = p
+	}
+	for id, w := range h.Law {
+		w.Reference = plain.Line(w.Reference)
+		h.Law[id] = w
+	}
+}
+
+// zone of the desk. An identity of before zones were checked may name none.
+func (id Identity) zone() *time.Location {
+	loc, err := time.LoadLocation(id.Zone)
+	if err != nil {
+		return time.UTC
+	}
+	return loc
+}
+
+// today at the desk.
+func (s *Service) today(id Identity) civil.Day { return civil.Of(s.Now(), id.zone()) }
+
 // Weather from the stand-in station of this desk.
-func (s *Service) weather(id Identity) standin.Station {
-	return standin.Station{Lat: id.Lat, Place: id.Place}
+func (s *Service) weather(id Identity) simulated.Station {
+	return simulated.Station{Lat: id.Lat, Place: id.Place}
 }
 
 // Day is today at the desk, YYYY-MM-DD.
-func (s *Service) Day(id Identity) string { return s.today(id).Format(remedy.DateLayout) }
+func (s *Service) Day(id Identity) string { return s.today(id).String() }
+
+// Healthy reports whether the desk's file can be read and written.
+func (s *Service) Healthy(ctx context.Context) error { return s.Store.Healthy(ctx, s.Now()) }

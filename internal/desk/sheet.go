@@ -4,8 +4,8 @@ import (
 	"context"
 	"fmt"
 	"strings"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
@@ -116,9 +116,9 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 	k := s.Base.Cause(c.Verdict.Cause)
 	day := s.today(ident)
 	if c.Handover != nil {
-		day = c.Handover.At
+		day = civil.Of(c.Handover.At, ident.zone())
 	}
-	out := Sheet{Number: c.Number, Desk: ident.Name, Place: ident.Place, Date: longDay(day), Plant: c.Intake.Plant, Grower: c.Intake.Grower, Sure: sureWords[c.Verdict.Degree], Advisor: c.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: c.Handover != nil}
+	out := Sheet{Number: c.Number, Desk: ident.Name, Place: ident.Place, Date: day.Long(), Plant: c.Intake.Plant, Grower: c.Intake.Grower, Sure: sureWords[c.Verdict.Degree], Advisor: c.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: c.Handover != nil}
 	if c.Verdict.ReviewedBy != "" {
 		out.Advisor = c.Verdict.By + ", agreed by " + c.Verdict.ReviewedBy
 	}
@@ -126,13 +126,13 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 		out.Token = c.Handover.Token
 	}
 	if c.AskOn != "" {
-		out.AskOn = spokenDay(c.AskOn)
+		out.AskOn = spokenDay(c.AskOn, day)
 	}
 	if k == nil {
 		out.Title = "Not yet known"
 		out.What = "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell."
 		out.Refer = "It goes to: " + ident.Lab + "."
-		out.Steps = append(out.Steps, s.step("inspect"))
+		out.Steps = append(out.Steps, s.step(remedy.KeepApart))
 		out.MustNot = append(out.MustNot, "Spray nothing until you have heard from us.")
 		return out, nil
 	}
@@ -151,7 +151,7 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 	}
 	if k.Regulated != "" {
 		out.Refer = "Call: " + ident.Authority + ". " + strings.ToUpper(k.Regulated[:1]) + k.Regulated[1:]
-		out.Steps = append(out.Steps, s.step("inspect"))
+		out.Steps = append(out.Steps, s.step(remedy.KeepApart))
 		return out, nil
 	}
 	for _, sign := range k.Confirms {
@@ -173,7 +173,7 @@ func (s *Service) sheet(ctx context.Context, c *Case) (Sheet, error) {
 	}
 	if d := c.Days; d != nil {
 		for _, on := range d.On {
-			out.Days = append(out.Days, spokenDay(on))
+			out.Days = append(out.Days, spokenDay(on, day))
 		}
 		out.Hour = remedy.Hour(school["hour"], k.Kind == "disease", c.Intake.InBloom)
 	}
@@ -237,12 +237,12 @@ func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
 	return out
 }
 
-func longDay(t time.Time) string { return t.Format("Monday 2 January 2006") }
-
-func spokenDay(iso string) string {
-	t, err := time.Parse(remedy.DateLayout, iso)
+// spokenDay says a day that was written down, with its year when that is
+// another than today's.
+func spokenDay(iso string, today civil.Day) string {
+	d, err := civil.Parse(iso)
 	if err != nil {
 		return iso
 	}
-	return t.Format("Monday 2 January")
+	return d.Spoken(today)
 }

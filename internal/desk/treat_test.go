@@ -5,8 +5,8 @@ import (
 	"slices"
 	"strings"
 	"testing"
-	"time"
 
+	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/mix"
@@ -100,9 +100,9 @@ func TestTheRhythmChosenIsKeptInsideTheLabel(t *testing.T) {
 	gaps := func(on []string) []int {
 		out := []int{}
 		for i := 1; i < len(on); i++ {
-			a, _ := time.Parse(remedy.DateLayout, on[i-1])
-			b, _ := time.Parse(remedy.DateLayout, on[i])
-			out = append(out, int(b.Sub(a).Hours()/24))
+			a, _ := civil.Parse(on[i-1])
+			b, _ := civil.Parse(on[i])
+			out = append(out, b.Sub(a))
 		}
 		return out
 	}

@@ -4,9 +4,12 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"time"
+	"strings"
 
+	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/plain"
 	"botanik/core/remedy"
 )
 
@@ -22,17 +25,16 @@ func (s *Service) situation(ctx context.Context, c *Case) (remedy.Situation, err
 	}
 	in := c.Intake
 	today := s.today(ident)
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: today.Format(remedy.DateLayout), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: house, Schools: c.Schools}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: house, Schools: knownSchools(s.Base, c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
-		gone := int(today.Sub(c.CreatedAt.Truncate(24*time.Hour)).Hours() / 24)
-		left := max(0, *in.DaysToHarvest-gone)
+		left := max(0, *in.DaysToHarvest-today.Sub(civil.Of(c.CreatedAt, ident.zone())))
 		sit.DaysToHarvest = &left
 	}
 	temp := remedy.Warmth(in.Place, s.weather(ident).Day(today).EveningC)
 	sit.TempC = &temp
 	for _, t := range append(slices.Clone(in.Treated), c.Given...) {
-		if t.Remedy != "" {
-			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: t.Remedy, On: t.On})
+		for _, id := range t.meant() {
+			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}
 	}
 	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(today.Month()), ident.Lat < 0)
@@ -94,11 +96,39 @@ func (s *Service) advice(ctx context.Context, c *Case) (CaseAdvice, error) {
 		out.Weather = "indoors, taken as 20 °C"
 	}
 	for _, t := range c.Intake.Treated {
-		if t.Remedy == "" {
+		switch {
+		case t.Remedy != "":
+		case len(t.CouldBe) > 0:
+			names := []string{}
+			for _, id := range t.CouldBe {
+				if r := s.Base.Remedy(id); r != nil {
+					names = append(names, strings.ToLower(r.Name))
+				}
+			}
+			out.Unknown = append(out.Unknown, fmt.Sprintf("%s on %s could be %s: the waits of all of them are kept; say which on Brought in.", t.What, t.On, strings.Join(names, " or ")))
+		default:
 			out.Unknown = append(out.Unknown, fmt.Sprintf("%s on %s: not matched to a remedy here; ask what was in it before anything is sprayed.", t.What, t.On))
 		}
 	}
 	return out, nil
+}
+
+// treat keeps what was chosen; another choice takes along what rested on the
+// one before.
+func (d *Doc) treat(t Treatment) {
+	if d.Treatment == nil || !slices.Equal(d.Treatment.Remedies, t.Remedies) {
+		d.clear(casework.After(casework.SecRemedy)...)
+	}
+	d.Treatment = &t
+}
+
+// meant are the remedies something earlier may have been: the one it was, or
+// all that its words could mean.
+func (t Treated) meant() []string {
+	if t.Remedy != "" {
+		return []string{t.Remedy}
+	}
+	return t.CouldBe
 }
 
 // SetTreatment chooses what to do. A remedy that is "no" or "not now" is
@@ -123,10 +153,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 			}
 			names += s.Base.Remedy(r).Name
 		}
-		if c.Treatment == nil || !slices.Equal(c.Treatment.Remedies, ids) {
-			c.Mix, c.Days, c.Doses = nil, nil, []Dosed{}
-		}
-		c.Treatment = &Treatment{Remedies: ids, Note: note, By: who.Name}
+		c.treat(Treatment{Remedies: ids, Note: plain.Text(note), By: who.Name})
 		return names, nil
 	})
 }
@@ -147,9 +174,7 @@ func (s *Service) mayUse(ctx context.Context, c *Case, ids []string) error {
 			l.Add(at, fmt.Sprintf("%q is not a remedy of the herbarium", rid), "use an id from kb list remedies")
 		case seen[rid]:
 			l.Add(at, rid+" stands twice", "name it once")
-		case rid == "leave" || rid == "pull-bag" && a.Refer == "":
-			// always open: waiting and pulling are the grower's right
-		case a.Offers[o].Status == remedy.No || a.Offers[o].Status == remedy.NotNow:
+		case !a.Offers[o].Open:
 			l.Add(at, fmt.Sprintf("%s is %q: %s", a.Offers[o].Name, a.Offers[o].Status, a.Offers[o].Reasons[0].Text), "choose another, or wait for what it waits for")
 		}
 		seen[rid] = true

@@ -49,7 +49,7 @@ type weighBody struct {
 }
 
 func (s *Server) caseRoutes() {
-	huma.Register(s.API, huma.Operation{OperationID: "check-in", Method: http.MethodPost, Path: "/api/v1/cases", Summary: "Check a sample in", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusCreated},
+	huma.Register(s.changing(), huma.Operation{OperationID: "check-in", Method: http.MethodPost, Path: "/cases", Summary: "Check a sample in", Tags: []string{"cases"}, Errors: []int{http.StatusConflict}, DefaultStatus: http.StatusCreated},
 		func(ctx context.Context, in *struct {
 			Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"one for each sample; a retry with it makes no second case"`
 			Body desk.Intake
@@ -60,7 +60,7 @@ func (s *Server) caseRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "case", Method: http.MethodGet, Path: "/api/v1/cases/{id}", Summary: "One case with its ranking and steps", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.reading(), huma.Operation{OperationID: "case", Method: http.MethodGet, Path: "/cases/{id}", Summary: "One case with its ranking and steps", Tags: []string{"cases"}},
 		func(ctx context.Context, in *byID) (*out[desk.View], error) {
 			v, err := s.desk.View(ctx, in.ID)
 			if err != nil {
@@ -68,22 +68,22 @@ func (s *Server) caseRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	get(s, "story", "/api/v1/cases/{id}/story", "Who did what and when", func(ctx context.Context, in *byID) ([]desk.StoryLine, error) { return s.desk.Story(ctx, in.ID) })
-	get(s, "advice", "/api/v1/cases/{id}/advice", "The ladder for this case today", func(ctx context.Context, in *struct {
-		ID     string   `path:"id"`
+	get(s, "story", "cases", "/cases/{id}/story", "Who did what and when", func(ctx context.Context, in *byID) ([]desk.StoryLine, error) { return s.desk.Story(ctx, in.ID) })
+	get(s, "advice", "cases", "/cases/{id}/advice", "The ladder for this case today", func(ctx context.Context, in *struct {
+		ID     string   `path:"id" maxLength:"40"`
 		Chosen []string `query:"chosen,explode" maxItems:"6" doc:"remedies chosen, to hear how they work together"`
 	}) (desk.CaseAdvice, error) {
 		return s.desk.Advice(ctx, in.ID, in.Chosen)
 	})
-	get(s, "sheet", "/api/v1/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (desk.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
-	ask(s, "weigh", "/api/v1/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
-		ID   string `path:"id"`
+	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (desk.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
+	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
 		Body weighBody
 	}) (desk.Weighed, error) {
 		return s.desk.Weigh(ctx, in.ID, in.Body.Counts, in.Body.Share, in.Body.Helpers)
 	})
-	ask(s, "plan-days", "/api/v1/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
-		ID   string `path:"id"`
+	ask(s, "plan-days", "cases", "/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
 		Body desk.DaysInput
 	}) (desk.Days, error) {
 		return s.desk.PlanDays(ctx, in.ID, in.Body)
@@ -124,10 +124,10 @@ func (s *Server) caseRoutes() {
 }
 
 func (s *Server) lookRoute() {
-	huma.Register(s.API, huma.Operation{OperationID: "set-look", Method: http.MethodPut, Path: "/api/v1/cases/{id}/looks/{finding}", Summary: "Record one finding", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.changing(), huma.Operation{OperationID: "set-look", Method: http.MethodPut, Path: "/cases/{id}/looks/{finding}", Summary: "Record one finding", Tags: []string{"cases"}},
 		func(ctx context.Context, in *struct {
-			ID      string `path:"id"`
-			Finding string `path:"finding"`
+			ID      string `path:"id" maxLength:"40"`
+			Finding string `path:"finding" maxLength:"60"`
 			IfMatch string `header:"If-Match"`
 			Body    lookBody
 		}) (*out[desk.View], error) {

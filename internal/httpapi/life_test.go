@@ -15,6 +15,7 @@ import (
 
 	"botanik/internal/httpapi"
 
+	"github.com/gofiber/fiber/v3"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -253,13 +254,13 @@ func TestThePageIsServedWithItsPolicy(t *testing.T) {
 		"index.html":    {Data: []byte(`<meta name="nonce" content="__NONCE__"><div id="root"></div>`)},
 		"assets/app.js": {Data: []byte(script)},
 	}
-	s := httpapi.New(c.d, page, slog.New(slog.DiscardHandler))
+	s := httpapi.New(c.d, c.p, httpapi.Options{Page: page, Log: slog.New(slog.DiscardHandler)})
 	get := func(method, path string, headers ...string) (*http.Response, string) {
 		req := httptest.NewRequest(method, path, nil)
 		for i := 0; i+1 < len(headers); i += 2 {
 			req.Header.Set(headers[i], headers[i+1])
 		}
-		r, err := s.App.Test(req)
+		r, err := s.App.Test(req, fiber.TestConfig{Timeout: 0})
 		require.NoError(t, err)
 		raw, err := io.ReadAll(r.Body)
 		require.NoError(t, err)
@@ -300,7 +301,7 @@ func TestThePageIsServedWithItsPolicy(t *testing.T) {
 	assert.Contains(t, body, "ok")
 
 	r, body = func() (*http.Response, string) {
-		s = httpapi.New(c.d, fstest.MapFS{}, slog.New(slog.DiscardHandler))
+		s = httpapi.New(c.d, c.p, httpapi.Options{Page: fstest.MapFS{}, Log: slog.New(slog.DiscardHandler)})
 		return get("GET", "/")
 	}()
 	assert.Equal(t, 503, r.StatusCode)

@@ -3,15 +3,15 @@ package httpapi
 import (
 	"context"
 	"net/http"
+	"time"
 
 	"botanik/internal/desk"
-	"botanik/internal/photo"
 
 	"github.com/danielgtaylor/huma/v2"
 )
 
 type photoIn struct {
-	ID      string `path:"id"`
+	ID      string `path:"id" maxLength:"40"`
 	IfMatch string `header:"If-Match"`
 	Name    string `query:"name" maxLength:"200" doc:"the file's own name, as a label"`
 	RawBody []byte `contentType:"application/octet-stream" doc:"a JPEG, PNG or WebP of at most 10 MB; the bytes are believed, not the type"`
@@ -24,7 +24,7 @@ type photoOut struct {
 }
 
 func (s *Server) photoRoutes() {
-	huma.Register(s.API, huma.Operation{OperationID: "add-photo", Method: http.MethodPost, Path: "/api/v1/cases/{id}/photos", Summary: "Attach a picture the grower brought", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusOK, MaxBodyBytes: photo.MaxBytes + 1<<16},
+	huma.Register(s.changing(), huma.Operation{OperationID: "add-photo", Method: http.MethodPost, Path: "/cases/{id}/photos", Summary: "Attach a picture the grower brought", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, MaxBodyBytes: photoLimit, BodyReadTimeout: time.Minute, Middlewares: huma.Middlewares{s.picture}},
 		func(ctx context.Context, in *photoIn) (*out[desk.View], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
@@ -36,10 +36,10 @@ func (s *Server) photoRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "drop-photo", Method: http.MethodDelete, Path: "/api/v1/cases/{id}/photos/{photo}", Summary: "Take a picture off the case", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusOK},
+	huma.Register(s.changing(), huma.Operation{OperationID: "drop-photo", Method: http.MethodDelete, Path: "/cases/{id}/photos/{photo}", Summary: "Take a picture off the case", Tags: []string{"cases"}, DefaultStatus: http.StatusOK},
 		func(ctx context.Context, in *struct {
-			ID      string `path:"id"`
-			Photo   string `path:"photo"`
+			ID      string `path:"id" maxLength:"40"`
+			Photo   string `path:"photo" maxLength:"40"`
 			IfMatch string `header:"If-Match"`
 		}) (*out[desk.View], error) {
 			from, err := version(in.IfMatch)
@@ -52,11 +52,11 @@ func (s *Server) photoRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "photo", Method: http.MethodGet, Path: "/api/v1/cases/{id}/photos/{photo}", Summary: "One picture, as JPEG", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard},
+	huma.Register(s.reading(), huma.Operation{OperationID: "photo", Method: http.MethodGet, Path: "/cases/{id}/photos/{photo}", Summary: "One picture, as JPEG", Tags: []string{"cases"},
 		Responses: map[string]*huma.Response{"200": {Description: "the picture", Content: map[string]*huma.MediaType{"image/jpeg": {}}}}},
 		func(ctx context.Context, in *struct {
-			ID    string `path:"id"`
-			Photo string `path:"photo"`
+			ID    string `path:"id" maxLength:"40"`
+			Photo string `path:"photo" maxLength:"40"`
 		}) (*photoOut, error) {
 			data, err := s.desk.Photo(ctx, in.ID, in.Photo)
 			if err != nil {
@@ -64,4 +64,19 @@ func (s *Server) photoRoutes() {
 			}
 			return &photoOut{"image/jpeg", "private, max-age=86400", data}, nil
 		})
+}
+
+// picture lets a few pictures in at once: each is ten megabytes while it is read.
+// The others wait for their turn, a while.
+func (s *Server) picture(ctx huma.Context, next func(huma.Context)) {
+	turn := time.NewTimer(20 * time.Second)
+	defer turn.Stop()
+	select {
+	case s.pictures <- struct{}{}:
+		defer func() { <-s.pictures }()
+		next(ctx)
+	case <-turn.C:
+		s.write(ctx, problem(http.StatusServiceUnavailable, "busy", "Too many at once", "Too many pictures are being taken in at this moment; try again in a little while.").later(10))
+	case <-ctx.Context().Done():
+	}
 }

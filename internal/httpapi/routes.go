@@ -2,7 +2,9 @@ package httpapi
 
 import (
 	"context"
+	"encoding/json"
 	"fmt"
+	"hash/fnv"
 	"net/http"
 	"strconv"
 	"strings"
@@ -13,6 +15,7 @@ import (
 	"botanik/core/mix"
 	"botanik/core/remedy"
 	"botanik/internal/desk"
+	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -27,13 +30,37 @@ func versioned[T any](body T, version int) *out[T] {
 	return &out[T]{ETag: fmt.Sprintf("%q", strconv.Itoa(version)), Body: body}
 }
 
-// get registers a reading operation for signed-in people.
-func get[I, O any](s *Server, id, path, summary string, f func(context.Context, *I) (O, error)) {
-	op := huma.Operation{OperationID: id, Method: http.MethodGet, Path: path, Summary: summary, Middlewares: huma.Middlewares{s.guard}, RejectUnknownQueryParameters: true}
-	if id == "session" || strings.HasPrefix(path, "/api/v1/page/") {
-		op.Middlewares = nil
-	}
-	huma.Register(s.API, op, func(ctx context.Context, in *I) (*struct{ Body O }, error) {
+// A group is what a kind of operation has in common: who may call it, and what
+// it can answer. Only operations of the public group come without a session.
+func (s *Server) group(problems []int, security map[string][]string, middlewares ...func(huma.Context, func(huma.Context))) huma.API {
+	g := huma.NewGroup(s.API, "/api/v1")
+	g.UseMiddleware(append([]func(huma.Context, func(huma.Context)){s.arrives}, middlewares...)...)
+	g.UseSimpleModifier(func(op *huma.Operation) {
+		op.Errors = append(op.Errors, problems...)
+		if op.Security == nil {
+			op.Security = []map[string][]string{security}
+		}
+	})
+	return g
+}
+
+func (s *Server) public() huma.API { return s.group(problemsPublic, map[string][]string{}) }
+
+func (s *Server) reading() huma.API {
+	return s.group(problemsRead, map[string][]string{schemeSession: {}}, s.guard)
+}
+
+func (s *Server) asking() huma.API {
+	return s.group(problemsAsk, map[string][]string{schemeSession: {}, schemeToken: {}}, s.guard)
+}
+
+func (s *Server) changing() huma.API {
+	return s.group(problemsChange, map[string][]string{schemeSession: {}, schemeToken: {}}, s.guard)
+}
+
+// register adds an operation whose answer carries no version.
+func register[I, O any](s *Server, g huma.API, method, id, tag, path, summary string, f func(context.Context, *I) (O, error)) {
+	huma.Register(g, huma.Operation{OperationID: id, Method: method, Path: path, Summary: summary, Tags: []string{tag}, DefaultStatus: http.StatusOK}, func(ctx context.Context, in *I) (*struct{ Body O }, error) {
 		body, err := f(ctx, in)
 		if err != nil {
 			return nil, answer(s.log, err)
@@ -42,40 +69,38 @@ func get[I, O any](s *Server, id, path, summary string, f func(context.Context, 
 	})
 }
 
+// get registers a reading operation for signed-in people.
+func get[I, O any](s *Server, id, tag, path, summary string, f func(context.Context, *I) (O, error)) {
+	register(s, s.reading(), http.MethodGet, id, tag, path, summary, f)
+}
+
 // ask registers an operation that works something out and changes nothing.
-func ask[I, O any](s *Server, id, path, summary string, f func(context.Context, *I) (O, error)) {
-	op := huma.Operation{OperationID: id, Method: http.MethodPost, Path: path, Summary: summary, Middlewares: huma.Middlewares{s.guard}}
-	huma.Register(s.API, op, func(ctx context.Context, in *I) (*struct{ Body O }, error) {
-		body, err := f(ctx, in)
-		if err != nil {
-			return nil, answer(s.log, err)
-		}
-		return &struct{ Body O }{body}, nil
-	})
+func ask[I, O any](s *Server, id, tag, path, summary string, f func(context.Context, *I) (O, error)) {
+	register(s, s.asking(), http.MethodPost, id, tag, path, summary, f)
 }
 
 // onCase is the input of every change of a case.
 type onCase[B any] struct {
-	ID      string `path:"id"`
+	ID      string `path:"id" maxLength:"40"`
 	IfMatch string `header:"If-Match" doc:"the version you read"`
 	Body    B
 }
 
 func version(h string) (int, error) {
 	if h == "" {
-		return 0, stale("If-Match")
+		return 0, versionMissing("If-Match")
 	}
 	v, err := strconv.Atoi(strings.Trim(strings.TrimPrefix(h, "W/"), `"`))
 	if err != nil {
-		return 0, problem(http.StatusUnprocessableEntity, "Version unreadable", "If-Match: is not a version; send the number you read", fault.Fault{Field: "If-Match", Problem: "is not a version", Mend: "send the number you read"})
+		return 0, problem(http.StatusUnprocessableEntity, "fields", "Version unreadable", "If-Match: is not a version; send the number you read", fault.Fault{Field: "If-Match", Problem: "is not a version", Mend: "send the number you read"})
 	}
 	return v, nil
 }
 
 // change registers an operation that changes a case and answers with it.
 func change[B any](s *Server, id, method, path, summary string, f func(ctx context.Context, p desk.Person, id string, from int, body B) (desk.View, error)) {
-	op := huma.Operation{OperationID: id, Method: method, Path: "/api/v1/cases/{id}" + path, Summary: summary, Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusOK}
-	huma.Register(s.API, op, func(ctx context.Context, in *onCase[B]) (*out[desk.View], error) {
+	op := huma.Operation{OperationID: id, Method: method, Path: "/cases/{id}" + path, Summary: summary, Tags: []string{"cases"}, DefaultStatus: http.StatusOK}
+	huma.Register(s.changing(), op, func(ctx context.Context, in *onCase[B]) (*out[desk.View], error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
 			return nil, err
@@ -91,14 +116,18 @@ func change[B any](s *Server, id, method, path, summary string, f func(ctx conte
 type none struct{}
 
 type byID struct {
-	ID string `path:"id"`
+	ID string `path:"id" maxLength:"40"`
 }
 
 func (s *Server) routes() {
 	s.sessionRoutes()
 	s.readRoutes()
 	s.caseRoutes()
+	s.computeRoutes()
 	s.houseRoutes()
+	if err := describe(s.API.OpenAPI()); err != nil {
+		panic(err) // the examples are compiled in
+	}
 }
 
 // Vocabulary is what the page needs of the herbarium.
@@ -107,7 +136,6 @@ type Vocabulary struct {
 	Hosts    []*knowledge.Host    `json:"hosts"`
 	Causes   []CauseName          `json:"causes"`
 	Remedies []*knowledge.Remedy  `json:"remedies"`
-	Units    []string             `json:"units"`
 	Schools  []*knowledge.School  `json:"schools"`
 }
 
@@ -141,54 +169,60 @@ func (s *Server) vocabulary() Vocabulary {
 }
 
 func (s *Server) readRoutes() {
-	get(s, "today", "/api/v1/today", "The counter: trays, who to ask, notices", func(ctx context.Context, _ *none) (desk.Today, error) { return s.desk.Today(ctx) })
-	get(s, "vocabulary", "/api/v1/vocabulary", "Findings, hosts, causes and remedies of the herbarium", func(context.Context, *none) (Vocabulary, error) { return s.vocabulary(), nil })
-	get(s, "cause", "/api/v1/causes/{id}", "One cause with its whole text", func(_ context.Context, in *byID) (knowledge.Cause, error) {
+	get(s, "today", "cases", "/today", "The counter: trays, who to ask, notices", func(ctx context.Context, _ *none) (desk.Today, error) { return s.desk.Today(ctx) })
+	s.vocabularyRoute()
+	get(s, "cause", "herbarium", "/causes/{id}", "One cause with its whole text", func(_ context.Context, in *byID) (knowledge.Cause, error) {
 		c := s.desk.Base.Cause(in.ID)
 		if c == nil {
 			return knowledge.Cause{}, desk.ErrNotFound
 		}
 		return *c, nil
 	})
-	get(s, "list-cases", "/api/v1/cases", "Cases of a stage, newest first", func(ctx context.Context, in *struct {
+	get(s, "list-cases", "cases", "/cases", "Cases of a stage, newest first", func(ctx context.Context, in *struct {
 		Stage  string `query:"stage" enum:"waiting,bench,review,ready,handed,referred,closed"`
 		Cursor string `query:"cursor"`
 		Limit  int    `query:"limit" minimum:"1" maximum:"200" default:"50"`
 	}) (desk.CaseList, error) {
 		return s.desk.Cases(ctx, in.Stage, in.Cursor, in.Limit)
 	})
-	get(s, "search", "/api/v1/search", "Find cases by words", func(ctx context.Context, in *struct {
+	get(s, "search", "cases", "/search", "Find cases by words", func(ctx context.Context, in *struct {
 		Words string `query:"q" minLength:"1" maxLength:"100" required:"true"`
 	}) ([]desk.Tag, error) {
 		return s.desk.Search(ctx, in.Words)
 	})
-	get(s, "split", "/api/v1/split", "The looks that tell two or three causes apart", func(_ context.Context, in *struct {
+	get(s, "split", "herbarium", "/split", "The looks that tell two or three causes apart", func(_ context.Context, in *struct {
 		Causes []string `query:"cause,explode" required:"true"`
 	}) ([]differential.SplitLook, error) {
 		return s.desk.Engine.Split(in.Causes)
 	})
-	get(s, "browse", "/api/v1/browse", "Causes of a plant, and causes that show what is seen", func(_ context.Context, in *struct {
+	get(s, "browse", "herbarium", "/browse", "Causes of a plant, and causes that show what is seen", func(_ context.Context, in *struct {
 		Host string   `query:"host" doc:"host id"`
 		Seen []string `query:"seen,explode" maxItems:"8" doc:"finding=state, as often as need be"`
 	}) ([]knowledge.Match, error) {
 		return s.desk.Base.Browse(in.Host, in.Seen)
 	})
-	get(s, "page", "/api/v1/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
-		Token string `path:"token"`
+	register(s, s.public(), http.MethodGet, "page", "grower", "/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
+		Token string `path:"token" maxLength:"64"`
 	}) (desk.Sheet, error) {
 		return s.desk.SheetByToken(ctx, in.Token)
 	})
-	ask(s, "blend", "/api/v1/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body desk.MixInput }) (desk.Mixed, error) {
+}
+
+func (s *Server) computeRoutes() {
+	ask(s, "blend", "computation", "/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body desk.MixInput }) (desk.Mixed, error) {
 		return s.desk.Blend(ctx, in.Body)
 	})
-	ask(s, "place", "/api/v1/place", "Dust, drench or helpers over a bed, pots or plants", func(ctx context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
+	ask(s, "place", "computation", "/place", "Dust, drench or helpers over a bed, pots or plants", func(ctx context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
 		return s.desk.Place(ctx, in.Body)
 	})
-	ask(s, "convert", "/api/v1/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {
+	ask(s, "convert", "computation", "/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {
 		return mix.ConvertedTo(in.Body.Amount, in.Body.To)
 	})
-	ask(s, "need", "/api/v1/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body desk.NeedInput }) (mix.Need, error) {
+	ask(s, "need", "computation", "/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body desk.NeedInput }) (mix.Need, error) {
 		return mix.SprayNeed(in.Body.Plants)
+	})
+	ask(s, "earlier", "computation", "/earlier", "Read what a grower says was sprayed, and what it could have been", func(ctx context.Context, in *struct{ Body earlierInput }) ([]desk.Treated, error) {
+		return s.desk.ReadEarlier(ctx, in.Body.Text)
 	})
 }
 
@@ -197,13 +231,48 @@ type convertInput struct {
 	To     string `json:"to" maxLength:"40" doc:"unit, like 'US fl oz'"`
 }
 
+type earlierInput struct {
+	Text string `json:"text" maxLength:"400" doc:"like 'soap 9 days ago, copper on Tuesday'"`
+}
+
+// vocabularyRoute answers the whole herbarium's names, a quarter of a megabyte:
+// its tag changes only with the program or its overlay, so a page asks again and
+// is told that nothing is new.
+func (s *Server) vocabularyRoute() {
+	s.vocabularyTag = tagOf(s.vocabulary())
+	huma.Register(s.reading(), huma.Operation{OperationID: "vocabulary", Method: http.MethodGet, Path: "/vocabulary", Summary: "Findings, hosts, causes and remedies of the herbarium", Tags: []string{"herbarium"}, Errors: []int{http.StatusNotModified}},
+		func(_ context.Context, in *struct {
+			IfNoneMatch string `header:"If-None-Match" doc:"the tag of the one at hand"`
+		}) (*struct {
+			ETag  string `header:"ETag"`
+			Cache string `header:"Cache-Control"`
+			Body  Vocabulary
+		}, error) {
+			if in.IfNoneMatch == s.vocabularyTag {
+				return nil, huma.ErrorWithHeaders(huma.Status304NotModified(), http.Header{"Etag": {s.vocabularyTag}})
+			}
+			return &struct {
+				ETag  string `header:"ETag"`
+				Cache string `header:"Cache-Control"`
+				Body  Vocabulary
+			}{s.vocabularyTag, "private, no-cache", s.vocabulary()}, nil
+		})
+}
+
+// tagOf is a weak tag, which compressing leaves alone.
+func tagOf(v any) string {
+	h := fnv.New64a()
+	_ = json.NewEncoder(h).Encode(v)
+	return fmt.Sprintf("W/\"%x\"", h.Sum64())
+}
+
 func (s *Server) houseRoutes() {
-	huma.Register(s.API, huma.Operation{OperationID: "house", Method: http.MethodGet, Path: "/api/v1/house", Summary: "House rules", Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.reading(), huma.Operation{OperationID: "house", Method: http.MethodGet, Path: "/house", Summary: "House rules", Tags: []string{"house"}},
 		func(ctx context.Context, _ *none) (*out[remedy.House], error) {
 			h, v, err := s.desk.HouseRules(ctx)
 			return versioned(h, v), answer(s.log, err)
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "set-house", Method: http.MethodPut, Path: "/api/v1/house", Summary: "Change the house rules (coordinator)", Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.changing(), huma.Operation{OperationID: "set-house", Method: http.MethodPut, Path: "/house", Summary: "Change the house rules (coordinator)", Tags: []string{"house"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
 			Body    remedy.House
@@ -218,12 +287,12 @@ func (s *Server) houseRoutes() {
 			h, v, err := s.desk.HouseRules(ctx)
 			return versioned(h, v), answer(s.log, err)
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "identity", Method: http.MethodGet, Path: "/api/v1/identity", Summary: "Who and where the desk is", Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.reading(), huma.Operation{OperationID: "identity", Method: http.MethodGet, Path: "/identity", Summary: "Who and where the desk is", Tags: []string{"house"}},
 		func(ctx context.Context, _ *none) (*out[desk.Identity], error) {
 			id, v, err := s.desk.Identity(ctx)
 			return versioned(id, v), answer(s.log, err)
 		})
-	huma.Register(s.API, huma.Operation{OperationID: "set-identity", Method: http.MethodPut, Path: "/api/v1/identity", Summary: "Change who and where the desk is (coordinator)", Middlewares: huma.Middlewares{s.guard}},
+	huma.Register(s.changing(), huma.Operation{OperationID: "set-identity", Method: http.MethodPut, Path: "/identity", Summary: "Change who and where the desk is (coordinator)", Tags: []string{"house"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
 			Body    desk.Identity
@@ -238,8 +307,18 @@ func (s *Server) houseRoutes() {
 			id, v, err := s.desk.Identity(ctx)
 			return versioned(id, v), answer(s.log, err)
 		})
-	get(s, "people", "/api/v1/people", "Who may sign in", func(ctx context.Context, _ *none) ([]desk.Person, error) { return s.desk.People(ctx) })
-	ask(s, "add-person", "/api/v1/people", "Add a person (coordinator)", func(ctx context.Context, in *struct{ Body desk.NewPerson }) (desk.Person, error) {
-		return s.desk.AddPerson(ctx, who(ctx), in.Body)
+	get(s, "people", "house", "/people", "Who may sign in, and who no longer", func(ctx context.Context, _ *none) ([]people.Account, error) { return s.people.All(ctx) })
+	register(s, s.changing(), http.MethodPost, "add-person", "house", "/people", "Add a person (coordinator)", func(ctx context.Context, in *struct{ Body people.NewPerson }) (desk.Person, error) {
+		return s.people.Add(ctx, who(ctx), in.Body)
+	})
+	register(s, s.changing(), http.MethodPut, "set-person", "house", "/people/{id}", "Change a person's name, role or password, or switch them off (coordinator)", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
+		Body people.Change
+	}) (people.Account, error) {
+		a, err := s.people.Set(ctx, who(ctx), in.ID, in.Body)
+		if err == nil {
+			s.log.Info("account changed", "account", a.ID, "by", who(ctx).ID, "role", a.Role, "active", a.Active, "password", in.Body.Password != nil)
+		}
+		return a, err
 	})
 }

@@ -3,60 +3,78 @@ package httpapi
 import (
 	"context"
 	"errors"
+	"fmt"
+	"io"
 	"io/fs"
 	"log/slog"
 	"mime"
 	"net"
 	"net/http"
+	"net/netip"
+	"net/url"
 	"path"
+	"runtime/debug"
 	"strings"
 	"time"
 
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
+	"botanik/internal/people"
 	"botanik/internal/photo"
+	"botanik/internal/store"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
 	"github.com/gofiber/fiber/v3/middleware/compress"
 )
 
-// bodyLimit lets a photo through; huma holds every other operation to 1 MB.
-const bodyLimit = photo.MaxBytes + 1<<20
-
 const (
-	cookieName = "botanik_session"
+	// photoLimit lets a picture through; everything else is held to 1 MB by huma.
+	photoLimit = photo.MaxBytes + 1<<10
+	// drainLimit is how much of a refused body is read away, so that its sender
+	// hears why before the connection closes.
+	drainLimit = 16 << 20
+
 	csrfHeader = "X-Botanik-Token"
 	policyCSP  = "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'nonce-%s'; script-src 'self'; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'"
+
+	// patience is how long running requests may take to end after a stop.
+	patience = 10 * time.Second
 )
+
+// Options of a server.
+type Options struct {
+	Page    fs.FS          // the built web page; nil serves the API alone
+	Log     *slog.Logger   // never nil
+	Proxies []netip.Prefix // whose X-Forwarded-For and -Proto are believed
+	HTTPS   bool           // people come by https: cookies only there, HSTS
+}
 
 // Server is the API and the page over one desk.
 type Server struct {
-	App  *fiber.App
-	API  huma.API
-	desk *desk.Service
-	log  *slog.Logger
-	page fs.FS
+	App    *fiber.App
+	API    huma.API
+	desk   *desk.Service
+	people *people.Service
+	log    *slog.Logger
+	opts   Options
+
+	vocabularyTag string
+	pictures      chan struct{} // how many pictures are taken in at once
 }
 
-// New builds the app. page holds the built web page; nil serves the API alone.
-func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
-	huma.NewError = newError
-	huma.DefaultArrayNullable = false // every list we answer with is a list
-	s := &Server{desk: d, log: log, page: page}
+// New builds the app.
+func New(d *desk.Service, p *people.Service, opts Options) *Server {
+	s := &Server{desk: d, people: p, log: opts.Log, opts: opts, pictures: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
-		Immutable: true, BodyLimit: bodyLimit, ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,
+		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
+		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,
 		ErrorHandler: s.fail,
 	})
-	s.App.Use(s.headers)
-	s.App.Use(s.access)
+	s.App.Use(s.recovered, s.headers, s.access, s.body)
 	s.App.Use(compress.New(compress.Config{Next: uncompressed}))
 	s.App.Get("/healthz", s.healthz)
-	config := huma.DefaultConfig("Botanik", "1.0.0")
-	config.OpenAPIPath, config.DocsPath, config.SchemasPath = "/api/openapi", "", ""
-	config.CreateHooks = nil // no $schema links in every answer
-	config.Info.Description = "The plant desk's API. Every change of a case sends its version in If-Match; creating sends an Idempotency-Key. Problems are RFC 9457 and name the field and the mend."
-	s.API = humafiber.New(s.App, config)
+	s.API = humafiber.New(s.App, apiConfig())
 	s.routes()
 	s.App.Use(s.static)
 	return s
@@ -64,17 +82,36 @@ func New(d *desk.Service, page fs.FS, log *slog.Logger) *Server {
 
 // uncompressed is what travels as it is: answers that carry a version in their
 // ETag, which compressing would replace by one of its own. The page and the
-// vocabulary, which are large, carry none.
+// vocabulary, which are large, carry none, or a weak one.
 func uncompressed(c fiber.Ctx) bool {
 	return strings.HasPrefix(c.Path(), "/api/") && c.Path() != "/api/v1/vocabulary"
 }
 
+// healthz says whether the desk can be read and written, and what to do when it
+// cannot.
 func (s *Server) healthz(c fiber.Ctx) error {
-	if err := s.desk.Store.Healthy(c.Context()); err != nil {
+	if err := s.desk.Healthy(c.Context()); err != nil {
 		s.log.Error("health", "err", err)
-		return c.Status(http.StatusServiceUnavailable).JSON(map[string]string{"status": "the file does not answer"})
+		text := "the file does not answer"
+		if t := store.TroubleOf(err); t != nil {
+			text = t.Error()
+		}
+		return c.Status(http.StatusServiceUnavailable).JSON(map[string]string{"status": text})
 	}
 	return c.JSON(map[string]string{"status": "ok"})
+}
+
+// recovered keeps the desk open when a request runs into a mistake of ours: one
+// answer fails, everybody else goes on.
+func (s *Server) recovered(c fiber.Ctx) (err error) {
+	defer func() {
+		if r := recover(); r != nil {
+			s.log.Error("panic", "what", fmt.Sprint(r), "method", c.Method(), "route", c.Route().Path, "stack", string(debug.Stack()))
+			c.Response().ResetBody()
+			err = s.fail(c, fiber.ErrInternalServerError)
+		}
+	}()
+	return c.Next()
 }
 
 // headers keep the page to itself: no framing, no foreign script, no sniffing.
@@ -82,16 +119,59 @@ func (s *Server) headers(c fiber.Ctx) error {
 	c.Set("X-Content-Type-Options", "nosniff")
 	c.Set("Referrer-Policy", "no-referrer")
 	c.Set("Cross-Origin-Opener-Policy", "same-origin")
+	if s.secure(c.RequestCtx().RemoteAddr().String(), c.Get("X-Forwarded-Proto")) {
+		c.Set("Strict-Transport-Security", "max-age=31536000")
+	}
 	if strings.HasPrefix(c.Path(), "/api/") {
 		c.Set("Cache-Control", "no-store")
+		for k, v := range c.Request().URI().QueryArgs().All() {
+			if !plainQuery(k) || !plainQuery(v) {
+				return fiber.NewError(http.StatusBadRequest, "the address holds a character that is none")
+			}
+		}
 	}
 	return c.Next()
 }
 
+func plainQuery(b []byte) bool {
+	for _, x := range b {
+		if x < ' ' || x == 0x7f {
+			return false
+		}
+	}
+	return true
+}
+
+// access logs the route, never the address: a grower's page has its token in it.
 func (s *Server) access(c fiber.Ctx) error {
 	start := time.Now()
 	err := c.Next()
-	s.log.Debug("request", "method", c.Method(), "path", c.Path(), "status", c.Response().StatusCode(), "ms", time.Since(start).Milliseconds())
+	if err != nil {
+		err = s.fail(c, err)
+	}
+	level, status := slog.LevelDebug, c.Response().StatusCode()
+	switch status {
+	case http.StatusForbidden, http.StatusTooManyRequests, http.StatusRequestEntityTooLarge, http.StatusServiceUnavailable:
+		level = slog.LevelInfo
+	}
+	s.log.Log(c.Context(), level, "request", "method", c.Method(), "route", c.Route().Path, "status", status, "ms", time.Since(start).Milliseconds(), "from", s.address(c.RequestCtx().RemoteAddr().String(), c.Get("X-Forwarded-For")))
+	return err
+}
+
+// body refuses what is too large before it is read, and reads away what nobody
+// wanted, so that it is never taken for the next request.
+func (s *Server) body(c fiber.Ctx) error {
+	var err error
+	if c.Request().Header.ContentLength() > photoLimit {
+		err = s.fail(c, fiber.ErrRequestEntityTooLarge)
+	} else {
+		err = c.Next()
+	}
+	if r := c.Request().BodyStream(); r != nil {
+		if n, rerr := io.Copy(io.Discard, io.LimitReader(r, drainLimit)); rerr != nil || n == drainLimit {
+			c.Response().SetConnectionClose()
+		}
+	}
 	return err
 }
 
@@ -102,41 +182,82 @@ func (s *Server) fail(c fiber.Ctx, err error) error {
 	if errors.As(err, &fe) {
 		status = fe.Code
 	}
-	p := problem(status, http.StatusText(status), "That request cannot be answered.")
+	p := problem(status, "", http.StatusText(status), "That request cannot be answered.")
 	switch status {
 	case http.StatusRequestEntityTooLarge:
-		p.Detail = "That is larger than is taken here: pictures up to 10 MB, anything else up to 1 MB."
+		p.Detail = tooLarge
 	case http.StatusNotFound, http.StatusMethodNotAllowed:
 		p.Detail = "There is nothing at this address."
 	case http.StatusInternalServerError:
-		s.log.Error("unexpected", "err", err)
-		p.Detail = "Something went wrong here, and it was noted. Nothing was changed; try again."
+		if !errors.Is(err, fiber.ErrInternalServerError) {
+			s.log.Error("unexpected", "err", err)
+		}
+		p.Detail = ourMistake
 	}
 	c.Set("Content-Type", "application/problem+json")
 	return c.Status(status).JSON(p, "application/problem+json")
+}
+
+// secure reports whether the person came by https, as far as can be known.
+func (s *Server) secure(remote, proto string) bool {
+	return s.opts.HTTPS || s.trusted(peer(remote)) && strings.EqualFold(proto, "https")
+}
+
+func peer(remote string) netip.Addr {
+	a, err := netip.ParseAddrPort(remote)
+	if err != nil {
+		return netip.Addr{}
+	}
+	return a.Addr().Unmap()
+}
+
+func (s *Server) trusted(a netip.Addr) bool {
+	for _, p := range s.opts.Proxies {
+		if p.Contains(a) {
+			return true
+		}
+	}
+	return false
+}
+
+// address of the person: the last hop that is no proxy of ours.
+func (s *Server) address(remote, forwardedFor string) string {
+	at := peer(remote)
+	hops := strings.Split(forwardedFor, ",")
+	for i := len(hops) - 1; i >= 0 && s.trusted(at); i-- {
+		a, err := netip.ParseAddr(strings.TrimSpace(hops[i]))
+		if err != nil {
+			break
+		}
+		at = a.Unmap()
+	}
+	return at.String()
 }
 
 // static serves the page; any address that is no file is the page itself, so
 // that a reload stays where one was.
 func (s *Server) static(c fiber.Ctx) error {
 	p := c.Path()
-	if strings.HasPrefix(p, "/api/") || s.page == nil || c.Method() != http.MethodGet && c.Method() != http.MethodHead {
+	if strings.HasPrefix(strings.ToLower(p), "/api/") || s.opts.Page == nil || c.Method() != http.MethodGet && c.Method() != http.MethodHead {
 		return fiber.ErrNotFound
 	}
-	name := strings.TrimPrefix(path.Clean(p), "/")
-	data, err := fs.ReadFile(s.page, name)
+	if u, err := url.PathUnescape(p); err == nil {
+		p = u
+	}
+	name := strings.TrimPrefix(path.Clean("/"+p), "/")
+	data, err := fs.ReadFile(s.opts.Page, name)
 	if err != nil {
 		if strings.HasPrefix(name, "assets/") {
 			return fiber.ErrNotFound
 		}
 		name = "index.html"
-		if data, err = fs.ReadFile(s.page, name); err != nil {
+		if data, err = fs.ReadFile(s.opts.Page, name); err != nil {
 			c.Type("txt")
 			return c.Status(http.StatusServiceUnavailable).SendString("The page is not built yet. Run: make build\n")
 		}
 	}
 	if name == "index.html" {
-		nonce := newNonce()
+		nonce := people.RandomText(18)
 		c.Set("Content-Security-Policy", strings.Replace(policyCSP, "%s", nonce, 1))
 		c.Set("Cache-Control", "no-cache")
 		data = []byte(strings.ReplaceAll(string(data), "__NONCE__", nonce))
@@ -151,10 +272,22 @@ func (s *Server) static(c fiber.Ctx) error {
 	return c.Send(data)
 }
 
-// Listen serves until ctx ends, then lets running requests finish.
-func (s *Server) Listen(ctx context.Context, addr string, ready func(string)) error {
-	return s.App.Listen(addr, fiber.ListenConfig{
-		DisableStartupMessage: true, GracefulContext: ctx, ShutdownTimeout: 10 * time.Second,
-		ListenerAddrFunc: func(a net.Addr) { ready(a.String()) },
-	})
+// Serve answers on a listener until ctx ends, then lets running requests finish
+// before it returns. A request still running after ten seconds is given up.
+func (s *Server) Serve(ctx context.Context, ln net.Listener) error {
+	ended := make(chan error, 1)
+	go func() {
+		ended <- s.App.Listener(ln, fiber.ListenConfig{DisableStartupMessage: true})
+	}()
+	select {
+	case err := <-ended:
+		return err
+	case <-ctx.Done():
+	}
+	err := s.App.ShutdownWithTimeout(patience)
+	if errors.Is(err, context.DeadlineExceeded) {
+		s.log.Warn("stopped with requests still running")
+		return nil
+	}
+	return errors.Join(err, <-ended)
 }

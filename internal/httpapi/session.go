@@ -2,57 +2,111 @@ package httpapi
 
 import (
 	"context"
-	"crypto/rand"
 	"crypto/subtle"
-	"encoding/base64"
 	"errors"
-	"net"
+	"mime"
 	"net/http"
+	"net/url"
+	"slices"
+	"strings"
 	"time"
 
+	"botanik/core/fault"
 	"botanik/internal/desk"
+	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
 )
 
-type personKey struct{}
+const cookieName = "botanik_session"
 
-// who is signed in; only behind the guard.
-func who(ctx context.Context) desk.Person {
-	p, _ := ctx.Value(personKey{}).(desk.Person)
-	return p
+// caller is what a request says of where it comes from.
+type caller struct {
+	token   string // of the session, "" for none
+	address string
+	secure  bool
+	person  desk.Person
 }
 
-func newNonce() string {
-	b := make([]byte, 18)
-	_, _ = rand.Read(b)
-	return base64.RawStdEncoding.EncodeToString(b)
+type callerKey struct{}
+
+func callerOf(ctx context.Context) caller {
+	c, _ := ctx.Value(callerKey{}).(caller)
+	return c
+}
+
+// who is signed in; only behind the guard.
+func who(ctx context.Context) desk.Person { return callerOf(ctx).person }
+
+func (s *Server) cookieName(secure bool) string {
+	if secure {
+		return "__Host-" + cookieName
+	}
+	return cookieName
+}
+
+// arrives notes where a request comes from and refuses what no operation takes:
+// another kind of body than it asks for, and a query that says a thing twice.
+func (s *Server) arrives(ctx huma.Context, next func(huma.Context)) {
+	c := caller{address: s.address(ctx.RemoteAddr(), ctx.Header("X-Forwarded-For")), secure: s.secure(ctx.RemoteAddr(), ctx.Header("X-Forwarded-Proto"))}
+	if k, err := huma.ReadCookie(ctx, s.cookieName(c.secure)); err == nil {
+		c.token = k.Value
+	}
+	op := ctx.Operation()
+	if b := op.RequestBody; b != nil && b.Content["application/json"] != nil && !isJSON(ctx.Header("Content-Type")) {
+		s.write(ctx, problem(http.StatusUnsupportedMediaType, "type", "Not JSON", "Content-Type: is not application/json in UTF-8; send it so", fault.Fault{Field: "Content-Type", Problem: "is not application/json in UTF-8", Mend: "send it so"}))
+		return
+	}
+	u := ctx.URL()
+	query, err := url.ParseQuery(u.RawQuery)
+	if err != nil {
+		s.write(ctx, problem(http.StatusBadRequest, "fields", "Unreadable address", "The query cannot be read; encode its odd signs with %."))
+		return
+	}
+	for name, values := range query {
+		i := slices.IndexFunc(op.Parameters, func(p *huma.Param) bool { return p.In == "query" && p.Name == name })
+		f := fault.Fault{Field: name, Problem: "is not known here", Mend: "remove it, or correct its name"}
+		if i >= 0 {
+			if len(values) < 2 || op.Parameters[i].Schema.Type == huma.TypeArray {
+				continue
+			}
+			f.Problem, f.Mend = "stands twice", "send it once"
+		}
+		s.write(ctx, problem(http.StatusUnprocessableEntity, "fields", "That cannot be used as it stands", f.Error(), f))
+		return
+	}
+	next(huma.WithValue(ctx, callerKey{}, c))
+}
+
+func isJSON(header string) bool {
+	kind, params, err := mime.ParseMediaType(header)
+	return err == nil && kind == "application/json" && (params["charset"] == "" || strings.EqualFold(params["charset"], "utf-8"))
 }
 
 // guard lets only signed-in people through, and on anything that changes also
 // asks for the session's own token in a header no foreign page can send.
 func (s *Server) guard(ctx huma.Context, next func(huma.Context)) {
-	c, _ := huma.ReadCookie(ctx, cookieName)
-	token := ""
-	if c != nil {
-		token = c.Value
-	}
-	p, csrf, err := s.desk.Session(ctx.Context(), token)
-	if err == nil && ctx.Method() != http.MethodGet && subtle.ConstantTimeCompare([]byte(ctx.Header(csrfHeader)), []byte(csrf)) != 1 {
-		s.write(ctx, problem(http.StatusForbidden, "Token missing", "This change did not come with the session's "+csrfHeader+"; reload the page and try again."))
-		return
-	}
+	c := callerOf(ctx.Context())
+	p, csrf, err := s.people.Session(ctx.Context(), c.token)
 	if err != nil {
 		s.write(ctx, answer(s.log, err))
 		return
 	}
-	next(huma.WithValue(ctx, personKey{}, p))
+	if m := ctx.Method(); m != http.MethodGet && m != http.MethodHead && subtle.ConstantTimeCompare([]byte(ctx.Header(csrfHeader)), []byte(csrf)) != 1 {
+		s.write(ctx, problem(http.StatusForbidden, "token", "Token missing", "This change did not come with the session's "+csrfHeader+"; reload the page and try again."))
+		return
+	}
+	c.person = p
+	next(huma.WithValue(ctx, callerKey{}, c))
 }
 
 func (s *Server) write(ctx huma.Context, err error) {
 	var p *Problem
 	if !errors.As(err, &p) {
-		p = problem(http.StatusInternalServerError, "Our mistake", "Something went wrong here.")
+		p = problem(http.StatusInternalServerError, "ours", "Our mistake", ourMistake)
+	}
+	for k, v := range p.header {
+		ctx.SetHeader(k, v[0])
 	}
 	ctx.SetHeader("Content-Type", "application/problem+json")
 	ctx.SetStatus(p.Status)
@@ -78,61 +132,63 @@ type signInIn struct {
 	}
 }
 
-func cookie(token string, until time.Time) string {
-	c := http.Cookie{Name: cookieName, Value: token, Path: "/", HttpOnly: true, SameSite: http.SameSiteLaxMode, Expires: until}
+type signedOut struct {
+	SetCookie string `header:"Set-Cookie"`
+}
+
+func (s *Server) cookie(c caller, token string, until time.Time) string {
+	k := http.Cookie{Name: s.cookieName(c.secure), Value: token, Path: "/", HttpOnly: true, Secure: c.secure, SameSite: http.SameSiteLaxMode, Expires: until}
 	if token == "" {
-		c.MaxAge = -1
+		k.MaxAge = -1
 	}
-	return c.String()
+	return k.String()
 }
 
-type addressKey struct{}
-
-// withAddress keeps where a sign-in comes from, for slowing guesses down.
-func withAddress(ctx huma.Context, next func(huma.Context)) {
-	host, _, err := net.SplitHostPort(ctx.RemoteAddr())
-	if err != nil {
-		host = ctx.RemoteAddr()
-	}
-	next(huma.WithValue(ctx, addressKey{}, host))
-}
-
-func address(ctx context.Context) string {
-	a, _ := ctx.Value(addressKey{}).(string)
-	return a
-}
+// smallBody is more than any sign-in needs.
+const smallBody = 8 << 10
 
 func (s *Server) sessionRoutes() {
-	huma.Register(s.API, huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/api/v1/session", Summary: "Sign in", Tags: []string{"session"}, Middlewares: huma.Middlewares{withAddress}},
+	huma.Register(s.public(), huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/session", Summary: "Sign in", Tags: []string{"session"}, MaxBodyBytes: smallBody, Errors: []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusTooManyRequests}},
 		func(ctx context.Context, in *signInIn) (*sessionOut, error) {
-			x, err := s.desk.SignIn(ctx, in.Body.Login, in.Body.Password, address(ctx))
+			c := callerOf(ctx)
+			x, err := s.people.SignIn(ctx, in.Body.Login, in.Body.Password, c.address)
 			if err != nil {
-				if errors.Is(err, desk.ErrSignIn) {
-					return nil, problem(http.StatusUnauthorized, "Not that name and password", "That name and password do not belong together; try again.")
+				s.log.Warn("sign-in refused", "from", c.address, "why", err.Error())
+				if errors.Is(err, people.ErrSignIn) {
+					return nil, problem(http.StatusUnauthorized, "password", "Not that name and password", "That name and password do not belong together; try again.")
 				}
 				return nil, answer(s.log, err)
 			}
 			b, err := s.session(ctx, x.Person, x.CSRF)
-			return &sessionOut{SetCookie: cookie(x.Token, x.Until), Body: b}, answer(s.log, err)
+			return &sessionOut{SetCookie: s.cookie(c, x.Token, x.Until), Body: b}, answer(s.log, err)
 		})
-	get(s, "session", "/api/v1/session", "Who is signed in", func(ctx context.Context, in *struct {
-		Cookie string `cookie:"botanik_session" doc:"the session"`
-	}) (sessionBody, error) {
-		p, csrf, err := s.desk.Session(ctx, in.Cookie)
-		if err != nil {
-			return sessionBody{}, err
-		}
-		return s.session(ctx, p, csrf)
-	})
-	huma.Register(s.API, huma.Operation{OperationID: "sign-out", Method: http.MethodDelete, Path: "/api/v1/session", Summary: "Sign out", Tags: []string{"session"}, Middlewares: huma.Middlewares{s.guard}, DefaultStatus: http.StatusNoContent},
+	huma.Register(s.public(), huma.Operation{OperationID: "session", Method: http.MethodGet, Path: "/session", Summary: "Who is signed in", Tags: []string{"session"}, Errors: []int{http.StatusUnauthorized}, Security: []map[string][]string{{schemeSession: {}}}},
+		func(ctx context.Context, _ *none) (*struct{ Body sessionBody }, error) {
+			p, csrf, err := s.people.Session(ctx, callerOf(ctx).token)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			b, err := s.session(ctx, p, csrf)
+			return &struct{ Body sessionBody }{b}, answer(s.log, err)
+		})
+	gone := func(ctx context.Context) *signedOut { return &signedOut{s.cookie(callerOf(ctx), "", time.Time{})} }
+	huma.Register(s.changing(), huma.Operation{OperationID: "sign-out", Method: http.MethodDelete, Path: "/session", Summary: "Sign out here", Tags: []string{"session"}, DefaultStatus: http.StatusNoContent},
+		func(ctx context.Context, _ *none) (*signedOut, error) {
+			return gone(ctx), answer(s.log, s.people.SignOut(ctx, callerOf(ctx).token))
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "sign-out-everywhere", Method: http.MethodDelete, Path: "/sessions", Summary: "Sign out on every machine", Tags: []string{"session"}, DefaultStatus: http.StatusNoContent},
+		func(ctx context.Context, _ *none) (*signedOut, error) {
+			return gone(ctx), answer(s.log, s.people.SignOutEverywhere(ctx, who(ctx)))
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "set-password", Method: http.MethodPut, Path: "/session/password", Summary: "Change one's own password; every other session ends", Tags: []string{"session"}, DefaultStatus: http.StatusNoContent, MaxBodyBytes: smallBody, Errors: []int{http.StatusTooManyRequests}},
 		func(ctx context.Context, in *struct {
-			Cookie string `cookie:"botanik_session"`
-		}) (*struct {
-			SetCookie string `header:"Set-Cookie"`
-		}, error) {
-			return &struct {
-				SetCookie string `header:"Set-Cookie"`
-			}{cookie("", time.Time{})}, answer(s.log, s.desk.SignOut(ctx, in.Cookie))
+			Body struct {
+				Old string `json:"old" minLength:"1" maxLength:"200"`
+				New string `json:"password" minLength:"8" maxLength:"200" doc:"the new one"`
+			}
+		}) (*none, error) {
+			c := callerOf(ctx)
+			return nil, answer(s.log, s.people.SetPassword(ctx, c.person, c.token, c.address, in.Body.Old, in.Body.New))
 		})
 }
 

@@ -2,6 +2,7 @@ package photo
 
 import (
 	"bytes"
+	"context"
 	"fmt"
 	"image"
 	_ "image/jpeg" // read
@@ -17,10 +18,15 @@ import (
 // Limits of what is taken and what is kept.
 const (
 	MaxBytes  = 10 << 20   // of the file sent
-	maxPixels = 60_000_000 // a small file can unfold into a very large picture
+	maxPixels = 30_000_000 // a small file can unfold into a very large picture
+	maxSide   = 12_000     // a row of pixels is worked on as a whole
+	maxScans  = 100        // a progressive JPEG is drawn once for each; cameras write about ten
 	longSide  = 2000       // pixels kept: enough to see a mite's flecks
 	quality   = 85
 )
+
+// turns lets one picture be drawn at a time: unfolded, one takes up to 240 MB.
+var turns = make(chan struct{}, 1)
 
 // Picture is a JPEG drawn anew, upright, with no data beside it.
 type Picture struct {
@@ -29,8 +35,9 @@ type Picture struct {
 }
 
 // Clean reads a JPEG, PNG or WebP. Errors name the field "photo": too large,
-// another kind of file, too many pixels, or damaged.
-func Clean(data []byte) (Picture, error) {
+// another kind of file, too many pixels, or damaged. It waits for its turn, and
+// gives up with the context's error.
+func Clean(ctx context.Context, data []byte) (Picture, error) {
 	if len(data) == 0 {
 		return Picture{}, fault.New("photo", "is empty", "choose a JPEG, PNG or WebP picture")
 	}
@@ -47,9 +54,26 @@ func Clean(data []byte) (Picture, error) {
 	if err != nil || cfg.Width < 1 || cfg.Height < 1 {
 		return Picture{}, damaged
 	}
-	if cfg.Width*cfg.Height > maxPixels {
-		return Picture{}, fault.New("photo", fmt.Sprintf("is %d by %d pixels", cfg.Width, cfg.Height), "send a smaller picture, up to 60 megapixels")
+	if cfg.Width > maxSide || cfg.Height > maxSide || cfg.Width*cfg.Height > maxPixels {
+		return Picture{}, fault.New("photo", fmt.Sprintf("is %d by %d pixels", cfg.Width, cfg.Height), "send a smaller picture, up to 30 megapixels and 12 000 pixels a side")
 	}
+	if kind == "image/jpeg" && scans(data) > maxScans {
+		return Picture{}, fault.New("photo", "is a JPEG of more than 100 scans, which no camera writes", "save it anew with a picture program and send that")
+	}
+	select {
+	case turns <- struct{}{}:
+		defer func() { <-turns }()
+	case <-ctx.Done():
+		return Picture{}, ctx.Err()
+	}
+	return redraw(data)
+}
+
+// scans counts the start-of-scan markers of a JPEG. Inside a scan a byte FF is
+// followed by 00, so a marker cannot be met by chance.
+func scans(data []byte) int { return bytes.Count(data, []byte{0xff, 0xda}) }
+
+func redraw(data []byte) (Picture, error) {
 	img, err := imaging.Decode(bytes.NewReader(data), imaging.AutoOrientation(true))
 	if err != nil {
 		return Picture{}, damaged

@@ -2,11 +2,15 @@ package photo_test
 
 import (
 	"bytes"
+	"context"
 	"encoding/binary"
+	"hash/crc32"
 	"image"
 	"image/color"
 	"image/jpeg"
 	"image/png"
+	"runtime"
+	"sync"
 	"testing"
 
 	"botanik/core/fault"
@@ -64,7 +68,7 @@ func withExif(jpg []byte, orientation uint16) []byte {
 func TestAPictureIsDrawnAnewWithoutTheCamerasNotes(t *testing.T) {
 	sent := withExif(asJPEG(t, leaf(80, 40)), 1)
 	require.Contains(t, string(sent), "GPS")
-	p, err := photo.Clean(sent)
+	p, err := photo.Clean(t.Context(), sent)
 	require.NoError(t, err)
 	assert.NotContains(t, string(p.JPEG), "GPS")
 	assert.NotContains(t, string(p.JPEG), "Exif")
@@ -72,7 +76,7 @@ func TestAPictureIsDrawnAnewWithoutTheCamerasNotes(t *testing.T) {
 }
 
 func TestAPictureTakenSidewaysStandsUpright(t *testing.T) {
-	p, err := photo.Clean(withExif(asJPEG(t, leaf(80, 40)), 6)) // turned a quarter to the right
+	p, err := photo.Clean(t.Context(), withExif(asJPEG(t, leaf(80, 40)), 6)) // turned a quarter to the right
 	require.NoError(t, err)
 	assert.Equal(t, [2]int{40, 80}, [2]int{p.Width, p.Height})
 	m, err := jpeg.Decode(bytes.NewReader(p.JPEG))
@@ -82,12 +86,12 @@ func TestAPictureTakenSidewaysStandsUpright(t *testing.T) {
 }
 
 func TestLargePicturesAreMadeSmallerAndPNGLosesItsHoles(t *testing.T) {
-	p, err := photo.Clean(asJPEG(t, leaf(3000, 1500)))
+	p, err := photo.Clean(t.Context(), asJPEG(t, leaf(3000, 1500)))
 	require.NoError(t, err)
 	assert.Equal(t, [2]int{2000, 1000}, [2]int{p.Width, p.Height})
 	var b bytes.Buffer
 	require.NoError(t, png.Encode(&b, image.NewRGBA(image.Rect(0, 0, 10, 10))))
-	p, err = photo.Clean(b.Bytes())
+	p, err = photo.Clean(t.Context(), b.Bytes())
 	require.NoError(t, err)
 	m, _ := jpeg.Decode(bytes.NewReader(p.JPEG))
 	r, _, _, _ := m.At(5, 5).RGBA()
@@ -110,7 +114,7 @@ func TestWhatIsNoPictureIsRefusedByItsBytes(t *testing.T) {
 		"a lying PNG": {append([]byte("\x89PNG\r\n\x1a\n"), make([]byte, 40)...), "damaged"},
 	} {
 		t.Run(name, func(t *testing.T) {
-			_, err := photo.Clean(c.data)
+			_, err := photo.Clean(t.Context(), c.data)
 			require.Error(t, err)
 			f := fault.From(err)
 			require.Len(t, f, 1)
@@ -121,12 +125,57 @@ func TestWhatIsNoPictureIsRefusedByItsBytes(t *testing.T) {
 	}
 }
 
+// A small file that unfolds into very much work is refused before the work.
+func TestPictureBombsAreRefusedBeforeTheyUnfold(t *testing.T) {
+	head := func(w, h uint32) []byte { // a PNG's head alone: the size is written there
+		chunk := append([]byte("IHDR"), binary.BigEndian.AppendUint32(binary.BigEndian.AppendUint32(nil, w), h)...)
+		chunk = append(chunk, 8, 2, 0, 0, 0)
+		out := append([]byte("\x89PNG\r\n\x1a\n"), 0, 0, 0, 13)
+		out = append(out, chunk...)
+		return binary.BigEndian.AppendUint32(out, crc32.ChecksumIEEE(chunk))
+	}
+	for name, data := range map[string][]byte{
+		"one endless row":      head(60_000_000, 1),
+		"a side too long":      head(12_001, 10),
+		"too many pixels":      head(7_700, 7_700),
+		"a thousand scans":     bytes.Replace(asJPEG(t, leaf(40, 30)), []byte{0xff, 0xda}, bytes.Repeat([]byte{0xff, 0xda, 0, 2}, 1000), 1),
+		"a JPEG of many scans": append(asJPEG(t, leaf(40, 30)), bytes.Repeat([]byte{0xff, 0xda}, 101)...),
+	} {
+		var before, after runtime.MemStats
+		runtime.ReadMemStats(&before)
+		_, err := photo.Clean(t.Context(), data)
+		runtime.ReadMemStats(&after)
+		require.Error(t, err, name)
+		assert.Equal(t, "photo", fault.From(err)[0].Field, name)
+		assert.Less(t, after.TotalAlloc-before.TotalAlloc, uint64(4<<20), name)
+	}
+}
+
+func TestAPictureWaitsForItsTurn(t *testing.T) {
+	gone, cancel := context.WithCancel(context.Background())
+	cancel()
+	data := asJPEG(t, leaf(2000, 1500))
+	var wg sync.WaitGroup
+	for range 6 {
+		wg.Go(func() {
+			_, err := photo.Clean(context.Background(), data)
+			assert.NoError(t, err)
+		})
+	}
+	for range 20 { // whoever went away does not wait
+		if _, err := photo.Clean(gone, data); err != nil {
+			assert.ErrorIs(t, err, context.Canceled)
+		}
+	}
+	wg.Wait()
+}
+
 func FuzzClean(f *testing.F) {
 	f.Add([]byte("\xff\xd8\xff\xe0"))
 	f.Add([]byte("\x89PNG\r\n\x1a\n"))
 	f.Add([]byte("RIFF\x00\x00\x00\x00WEBPVP8 "))
 	f.Fuzz(func(t *testing.T, data []byte) {
-		if p, err := photo.Clean(data); err == nil && (p.Width < 1 || p.Width > 2000 || p.Height > 2000 || len(p.JPEG) == 0) {
+		if p, err := photo.Clean(t.Context(), data); err == nil && (p.Width < 1 || p.Width > 2000 || p.Height > 2000 || len(p.JPEG) == 0) {
 			t.Fatal("kept an impossible picture")
 		}
 	})

@@ -6,6 +6,7 @@ import (
 	"errors"
 	"fmt"
 	"strings"
+	"unicode"
 
 	"github.com/jmoiron/sqlx"
 )
@@ -27,6 +28,7 @@ type Case struct {
 	CreatedAt string  `db:"created_at"`
 	UpdatedAt string  `db:"updated_at"`
 	Version   int     `db:"version"`
+	Serial    int64   `db:"serial"` // order of arrival, and the case's place in the search table
 	Doc       string  `db:"doc"`
 	Body      string  `db:"-"` // words for searching that no column holds
 }
@@ -48,7 +50,9 @@ type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, host, grower, line, urgency, certainty, cause, degree, ask_on, token, created_at, updated_at, version`
+const brief = `id, number, stage, host, grower, line, urgency, certainty, cause, degree, ask_on, token, created_at, updated_at, version, serial`
+
+const full = brief + `, doc`
 
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
@@ -68,7 +72,7 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 				return ErrKeyUsed
 			case err == nil:
 				again = true
-				return tx.GetContext(ctx, &out, `SELECT * FROM case_file WHERE id = ?`, was.Case)
+				return tx.GetContext(ctx, &out, `SELECT `+full+` FROM case_file WHERE id = ?`, was.Case)
 			case !errors.Is(err, ErrNotFound):
 				return err
 			}
@@ -82,14 +86,17 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 			return err
 		}
 		c.Version = 1
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+brief+`, doc) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :doc)`, c); err != nil {
+		if err := tx.GetContext(ctx, &c.Serial, `INSERT INTO counter (name, value) VALUES ('serial', 1) ON CONFLICT (name) DO UPDATE SET value = value + 1 RETURNING value`); err != nil {
+			return err
+		}
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :serial, :doc)`, c); err != nil {
 			return err
 		}
 		e.CaseID, e.Seq = c.ID, 1
 		if err := addEvent(ctx, tx, e); err != nil {
 			return err
 		}
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_search (id, number, grower, host, line, body) VALUES (:id, :number, :grower, :host, :line, :body)`, searchRow(c)); err != nil {
+		if err := putSearch(ctx, tx, c); err != nil {
 			return err
 		}
 		if key.Key != "" {
@@ -103,8 +110,11 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 	return out, again, err
 }
 
-func searchRow(c Case) map[string]any {
-	return map[string]any{"id": c.ID, "number": c.Number, "grower": c.Grower, "host": c.Host, "line": c.Line, "body": c.Body}
+// putSearch keeps the words a case is found by. They stand under the case's own
+// serial, so that renewing them costs the same however many cases there are.
+func putSearch(ctx context.Context, tx *sqlx.Tx, c Case) error {
+	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO case_search (rowid, number, grower, host, line, body) VALUES (?, ?, ?, ?, ?, ?)`, c.Serial, c.Number, c.Grower, c.Host, c.Line, c.Body)
+	return err
 }
 
 func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
@@ -116,7 +126,7 @@ func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
 // version is not the one the change started from. Photos are written with it,
 // or not at all.
 func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event, photos ...Photo) error {
-	return s.tx(ctx, func(tx *sqlx.Tx) error {
+	err := s.tx(ctx, func(tx *sqlx.Tx) error {
 		c.Version = from + 1
 		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, host = ?, grower = ?, line = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, ask_on = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
 			c.Stage, c.Host, c.Grower, c.Line, c.Urgency, c.Certainty, c.Cause, c.Degree, c.AskOn, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
@@ -138,25 +148,25 @@ func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event, photos .
 		if e.Kind == "look" || e.Kind == "photo" {
 			return nil // these change no searchable word
 		}
-		if _, err := tx.ExecContext(ctx, `DELETE FROM case_search WHERE rowid IN (SELECT rowid FROM case_search WHERE case_search MATCH ?)`, `number:"`+c.Number+`"`); err != nil {
-			return err
-		}
-		_, err = tx.NamedExecContext(ctx, `INSERT INTO case_search (id, number, grower, host, line, body) VALUES (:id, :number, :grower, :host, :line, :body)`, searchRow(c))
-		return err
+		return putSearch(ctx, tx, c)
 	})
+	if err == nil {
+		s.prior.settled(e.Kind)
+	}
+	return err
 }
 
 // Case finds one by id.
 func (s *Store) Case(ctx context.Context, id string) (Case, error) {
 	var c Case
-	err := s.r.GetContext(ctx, &c, `SELECT * FROM case_file WHERE id = ?`, id)
+	err := s.r.GetContext(ctx, &c, `SELECT `+full+` FROM case_file WHERE id = ?`, id)
 	return c, missing(err)
 }
 
 // CaseByToken finds one by its grower's token.
 func (s *Store) CaseByToken(ctx context.Context, token string) (Case, error) {
 	var c Case
-	err := s.r.GetContext(ctx, &c, `SELECT * FROM case_file WHERE token = ? AND token <> ''`, token)
+	err := s.r.GetContext(ctx, &c, `SELECT `+full+` FROM case_file WHERE token = ? AND token <> ''`, token)
 	return c, missing(err)
 }
 
@@ -170,7 +180,7 @@ func (s *Store) Events(ctx context.Context, id string) ([]Event, error) {
 // Event reads one line of the story with its before and after.
 func (s *Store) Event(ctx context.Context, id string, seq int) (Event, error) {
 	var e Event
-	err := s.r.GetContext(ctx, &e, `SELECT * FROM case_event WHERE case_id = ? AND seq = ?`, id, seq)
+	err := s.r.GetContext(ctx, &e, `SELECT case_id, seq, at, who, kind, text, before, after FROM case_event WHERE case_id = ? AND seq = ?`, id, seq)
 	return e, missing(err)
 }
 
@@ -222,7 +232,7 @@ func (s *Store) Tray(ctx context.Context, stage string, limit int) ([]Case, erro
 // with their documents.
 func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, error) {
 	out := []Case{}
-	err := s.r.SelectContext(ctx, &out, `SELECT * FROM case_file WHERE ask_on <> '' AND ask_on <= ? AND stage IN ('handed', 'referred') ORDER BY ask_on, id LIMIT ?`, day, limit)
+	err := s.r.SelectContext(ctx, &out, `SELECT `+full+` FROM case_file WHERE ask_on <> '' AND ask_on <= ? AND stage IN ('handed', 'referred') ORDER BY ask_on, id LIMIT ?`, day, limit)
 	return out, err
 }
 
@@ -233,30 +243,17 @@ func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
 	return n, err
 }
 
-// Confirmed is one settled verdict with its day, for what this desk meets.
-type Confirmed struct {
-	Cause     string `db:"cause"`
-	CreatedAt string `db:"created_at"`
-	N         int    `db:"n"`
-}
-
-// ConfirmedSince counts settled verdicts per cause and day since a moment.
-func (s *Store) ConfirmedSince(ctx context.Context, at string) ([]Confirmed, error) {
-	out := []Confirmed{}
-	err := s.r.SelectContext(ctx, &out, `SELECT cause, substr(created_at, 1, 10) AS created_at, count(*) AS n FROM case_file WHERE cause <> '' AND degree = 'settled' AND created_at >= ? GROUP BY cause, substr(created_at, 1, 10)`, at)
-	return out, err
-}
-
-// Search finds cases by words in number, grower, plant, story or verdict.
+// Search finds the newest cases by words in number, grower, plant, story or
+// verdict; a word's beginning is enough. Anything else than words is passed over.
 func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, error) {
 	terms := []string{}
-	for _, w := range strings.Fields(words) {
-		terms = append(terms, `"`+strings.ReplaceAll(w, `"`, `""`)+`"*`)
+	for _, w := range strings.FieldsFunc(words, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) }) {
+		terms = append(terms, `"`+w+`"*`)
 	}
 	out := []Case{}
 	if len(terms) == 0 {
 		return out, nil
 	}
-	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE id IN (SELECT id FROM case_search WHERE case_search MATCH ? ORDER BY rank LIMIT ?) ORDER BY created_at DESC`, strings.Join(terms, " "), limit)
+	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT ?) ORDER BY serial DESC`, strings.Join(terms, " "), limit)
 	return out, err
 }

@@ -3,6 +3,9 @@ package store
 import (
 	"embed"
 	"io/fs"
+	"path"
+	"strconv"
+	"strings"
 )
 
 func sub(f embed.FS) fs.FS {
@@ -11,4 +14,19 @@ func sub(f embed.FS) fs.FS {
 		panic(err) // the folder is compiled in
 	}
 	return s
+}
+
+// newestTables is the version of the tables this program makes.
+func newestTables() int {
+	names, err := fs.Glob(migrations, "migrations/*.sql")
+	if err != nil {
+		panic(err) // the pattern is compiled in
+	}
+	newest := 0
+	for _, name := range names {
+		digits, _, _ := strings.Cut(path.Base(name), "_")
+		n, _ := strconv.Atoi(digits)
+		newest = max(newest, n)
+	}
+	return newest
 }

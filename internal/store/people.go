@@ -2,8 +2,11 @@ package store
 
 import (
 	"context"
+	"slices"
 	"strings"
 	"time"
+
+	"github.com/jmoiron/sqlx"
 )
 
 // Account is a person who signs in.
@@ -24,7 +27,10 @@ type Session struct {
 	CSRF      string `db:"csrf"`
 	CreatedAt string `db:"created_at"`
 	ExpiresAt string `db:"expires_at"`
+	SeenAt    string `db:"seen_at"`
 }
+
+const accountColumns = `id, login, name, role, hash, active, created_at`
 
 // AddAccount adds a person; ErrTaken when the sign-in name is in use.
 func (s *Store) AddAccount(ctx context.Context, a Account) error {
@@ -36,53 +42,77 @@ func (s *Store) AddAccount(ctx context.Context, a Account) error {
 }
 
 // SetAccount changes a person's name, role, password hash and whether they may
-// sign in. Switching off also signs them out.
-func (s *Store) SetAccount(ctx context.Context, a Account) error {
-	res, err := s.w.NamedExecContext(ctx, `UPDATE account SET name = :name, role = :role, hash = :hash, active = :active WHERE id = :id`, a)
-	if err != nil {
+// sign in, through f, which sees everyone as they are now. signOut also ends
+// all their sessions but the one whose token hash is kept ("" for none).
+// ErrNotFound when there is no such person; what f returns is passed on.
+func (s *Store) SetAccount(ctx context.Context, id string, f func(a *Account, all []Account) (signOut bool, err error), kept string) (Account, error) {
+	var a Account
+	err := s.tx(ctx, func(tx *sqlx.Tx) error {
+		all := []Account{}
+		if err := tx.SelectContext(ctx, &all, `SELECT `+accountColumns+` FROM account`); err != nil {
+			return err
+		}
+		i := slices.IndexFunc(all, func(x Account) bool { return x.ID == id })
+		if i < 0 {
+			return ErrNotFound
+		}
+		a = all[i]
+		signOut, err := f(&a, all)
+		if err != nil {
+			return err
+		}
+		if _, err := tx.NamedExecContext(ctx, `UPDATE account SET name = :name, role = :role, hash = :hash, active = :active WHERE id = :id`, a); err != nil {
+			return err
+		}
+		if signOut {
+			_, err = tx.ExecContext(ctx, `DELETE FROM session WHERE account_id = ? AND token_hash <> ?`, id, kept)
+		}
 		return err
-	}
-	if n, _ := res.RowsAffected(); n == 0 {
-		return ErrNotFound
-	}
-	if !a.Active {
-		_, err = s.w.ExecContext(ctx, `DELETE FROM session WHERE account_id = ?`, a.ID)
-	}
-	return err
+	})
+	return a, err
 }
 
 // AccountByLogin finds a person by sign-in name.
 func (s *Store) AccountByLogin(ctx context.Context, login string) (Account, error) {
 	var a Account
-	err := s.r.GetContext(ctx, &a, `SELECT * FROM account WHERE login = ?`, login)
+	err := s.r.GetContext(ctx, &a, `SELECT `+accountColumns+` FROM account WHERE login = ?`, login)
 	return a, missing(err)
 }
 
 // Accounts lists everyone by name.
 func (s *Store) Accounts(ctx context.Context) ([]Account, error) {
 	out := []Account{}
-	err := s.r.SelectContext(ctx, &out, `SELECT * FROM account ORDER BY name, id`)
+	err := s.r.SelectContext(ctx, &out, `SELECT `+accountColumns+` FROM account ORDER BY name, id`)
 	return out, err
 }
 
 // AddSession keeps a session and drops those that have run out.
 func (s *Store) AddSession(ctx context.Context, x Session, now time.Time) error {
-	if _, err := s.w.ExecContext(ctx, `DELETE FROM session WHERE expires_at < ?`, Stamp(now)); err != nil {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM session WHERE expires_at < ?`, Stamp(now)); err != nil {
+			return err
+		}
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO session (token_hash, account_id, csrf, created_at, expires_at, seen_at) VALUES (:token_hash, :account_id, :csrf, :created_at, :expires_at, :seen_at)`, x)
 		return err
-	}
-	_, err := s.w.NamedExecContext(ctx, `INSERT INTO session (token_hash, account_id, csrf, created_at, expires_at) VALUES (:token_hash, :account_id, :csrf, :created_at, :expires_at)`, x)
-	return err
+	})
 }
 
-// SessionAccount finds a live session and its person.
-func (s *Store) SessionAccount(ctx context.Context, tokenHash string, now time.Time) (Session, Account, error) {
+// SessionAccount finds a session and its person, who has to be active. Whether
+// the session is still good is for the caller to say.
+func (s *Store) SessionAccount(ctx context.Context, tokenHash string) (Session, Account, error) {
 	var x Session
-	if err := s.r.GetContext(ctx, &x, `SELECT * FROM session WHERE token_hash = ? AND expires_at >= ?`, tokenHash, Stamp(now)); err != nil {
+	if err := s.r.GetContext(ctx, &x, `SELECT token_hash, account_id, csrf, created_at, expires_at, seen_at FROM session WHERE token_hash = ?`, tokenHash); err != nil {
 		return x, Account{}, missing(err)
 	}
 	var a Account
-	err := s.r.GetContext(ctx, &a, `SELECT * FROM account WHERE id = ? AND active = 1`, x.AccountID)
+	err := s.r.GetContext(ctx, &a, `SELECT `+accountColumns+` FROM account WHERE id = ? AND active = 1`, x.AccountID)
 	return x, a, missing(err)
+}
+
+// SeeSession notes when a session was last used.
+func (s *Store) SeeSession(ctx context.Context, tokenHash string, now time.Time) error {
+	_, err := s.w.ExecContext(ctx, `UPDATE session SET seen_at = ? WHERE token_hash = ?`, Stamp(now), tokenHash)
+	return err
 }
 
 // DropSession signs out.

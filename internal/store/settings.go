@@ -53,17 +53,10 @@ func (s *Store) SetSetting(ctx context.Context, key, value string, from int, who
 	})
 }
 
-// SettingEvents tells what was changed in the house, newest first.
-func (s *Store) SettingEvents(ctx context.Context, limit int) ([]SettingEvent, error) {
-	out := []SettingEvent{}
-	err := s.r.SelectContext(ctx, &out, `SELECT * FROM setting_event ORDER BY at DESC, version DESC LIMIT ?`, limit)
-	return out, err
-}
-
 // SettingEventsSince tells what was changed in one house document after a
 // version, oldest first.
 func (s *Store) SettingEventsSince(ctx context.Context, key string, version int) ([]SettingEvent, error) {
 	out := []SettingEvent{}
-	err := s.r.SelectContext(ctx, &out, `SELECT * FROM setting_event WHERE key = ? AND version > ? ORDER BY version LIMIT 50`, key, version)
+	err := s.r.SelectContext(ctx, &out, `SELECT key, version, at, who, before, after FROM setting_event WHERE key = ? AND version > ? ORDER BY version LIMIT 50`, key, version)
 	return out, err
 }

@@ -6,11 +6,13 @@ import (
 	"embed"
 	"errors"
 	"fmt"
+	"io/fs"
 	"net/url"
 	"os"
 	"path/filepath"
 	"time"
 
+	"github.com/gofrs/flock"
 	"github.com/jmoiron/sqlx"
 	"github.com/pressly/goose/v3"
 	_ "modernc.org/sqlite" // the pure-Go driver, registered as "sqlite"
@@ -25,39 +27,179 @@ var (
 	ErrStale    = errors.New("changed by someone else meanwhile")
 	ErrTaken    = errors.New("already taken")
 	ErrKeyUsed  = errors.New("idempotency key used for another body")
+	ErrInUse    = errors.New("another desk is working on this folder; stop it first")
 )
 
 // Store is one desk's file. Safe for many goroutines.
 type Store struct {
-	w *sqlx.DB // one connection, the writer
-	r *sqlx.DB // readers
+	w    *sqlx.DB // one connection, the writer
+	r    *sqlx.DB // readers
+	lock *flock.Flock
+
+	health health
+	prior  confirmedMemo
 }
 
-// FileName of the database inside the data folder.
-const FileName = "botanik.db"
+const (
+	// FileName of the database inside the data folder.
+	FileName = "botanik.db"
+	lockName = "botanik.lock"
+	// fileMode keeps password hashes and growers' contacts from other accounts
+	// of the machine.
+	fileMode = 0o600
+	// applicationID marks the file as ours ("Btnk"), so that no other program's
+	// database is taken for a desk.
+	applicationID = 0x42746e6b
+)
 
-// Open opens or creates the file in a folder and brings its tables up to date.
+// Open opens or creates the file in a folder, brings its tables up to date and
+// keeps the folder to itself until Close. ErrInUse while another desk has it;
+// a *Trouble when the file is damaged, foreign, newer than the program, empty,
+// or cannot be written.
 func Open(ctx context.Context, dir string) (*Store, error) {
 	if err := os.MkdirAll(dir, 0o750); err != nil {
-		return nil, fmt.Errorf("the data folder %q cannot be made: %w", dir, err)
+		return nil, trouble(fmt.Errorf("the data folder %q cannot be made: %w", dir, err))
 	}
-	path := filepath.Join(dir, FileName)
-	w, err := connect(ctx, path, "rwc", 1)
+	lock, err := take(dir)
 	if err != nil {
 		return nil, err
 	}
-	provider, err := goose.NewProvider(goose.DialectSQLite3, w.DB, sub(migrations))
+	s, err := open(ctx, filepath.Join(dir, FileName), "rwc", true)
 	if err != nil {
-		return nil, errors.Join(err, w.Close())
+		return nil, errors.Join(err, lock.Unlock())
 	}
-	if _, err := provider.Up(ctx); err != nil {
-		return nil, errors.Join(fmt.Errorf("bringing %s up to date: %w", path, err), w.Close())
+	s.lock = lock
+	return s, nil
+}
+
+// Attach opens the file of a folder beside a desk that may be working on it.
+// It neither makes a desk nor changes its tables: a *Trouble when there is none
+// or when its tables are not those of this program.
+func Attach(ctx context.Context, dir string) (*Store, error) {
+	return open(ctx, filepath.Join(dir, FileName), "rw", false)
+}
+
+// take locks a folder for one desk.
+func take(dir string) (*flock.Flock, error) {
+	l := flock.New(filepath.Join(dir, lockName), flock.SetPermissions(fileMode))
+	ok, err := l.TryLock()
+	switch {
+	case err != nil:
+		return nil, trouble(fmt.Errorf("%s cannot be locked: %w", dir, err))
+	case !ok:
+		return nil, fmt.Errorf("%s: %w", dir, ErrInUse)
+	}
+	return l, nil
+}
+
+func open(ctx context.Context, path, mode string, migrate bool) (*Store, error) {
+	isNew, err := known(path, mode)
+	if err != nil {
+		return nil, err
+	}
+	if !isNew { // before anything is set that would change a file of others
+		if err := checkOurs(ctx, path); err != nil {
+			return nil, trouble(err)
+		}
+	}
+	w, err := connect(ctx, path, mode, 1)
+	if err != nil {
+		return nil, trouble(err)
+	}
+	if migrate { // a file system without permissions has nothing to keep secret by them
+		_ = os.Chmod(path, fileMode)
+	}
+	if err := prepare(ctx, w, path, isNew, migrate); err != nil {
+		return nil, errors.Join(trouble(err), w.Close())
 	}
 	r, err := connect(ctx, path, "ro", 4)
 	if err != nil {
-		return nil, errors.Join(err, w.Close())
+		return nil, errors.Join(trouble(err), w.Close())
 	}
-	return &Store{w, r}, nil
+	return &Store{w: w, r: r}, nil
+}
+
+// known looks at the file before SQLite does: whether it has to be made, and
+// whether something empty lies where a desk should be.
+func known(path, mode string) (isNew bool, err error) {
+	info, err := os.Stat(path)
+	switch {
+	case errors.Is(err, fs.ErrNotExist) && mode == "rwc":
+		return true, nil
+	case errors.Is(err, fs.ErrNotExist):
+		return false, &Trouble{NoDesk, path + " is not there", "name the desk's data folder in BOTANIK_DATA"}
+	case err != nil:
+		return false, trouble(err)
+	case info.Size() == 0:
+		return false, &Trouble{Empty, path + " is empty", "restore a backup, or remove the file to start a new desk"}
+	}
+	return false, nil
+}
+
+// prepare checks that the file is ours and whole, and brings it up to date.
+func prepare(ctx context.Context, w *sqlx.DB, path string, isNew, migrate bool) error {
+	if !isNew {
+		if err := whole(ctx, w, path, "quick_check"); err != nil {
+			return err
+		}
+	}
+	provider, err := goose.NewProvider(goose.DialectSQLite3, w.DB, sub(migrations))
+	if err != nil {
+		return err
+	}
+	have, want, err := provider.GetVersions(ctx)
+	switch {
+	case err != nil:
+		return err
+	case have > want:
+		return &Trouble{Newer, fmt.Sprintf("%s was written by a newer Botanik (its tables are version %d, this program knows %d)", path, have, want), "start the newer program, or restore an older backup"}
+	case have < want && !migrate:
+		return &Trouble{Older, fmt.Sprintf("%s is older than this program (tables version %d of %d)", path, have, want), "start the desk once with botanik serve, which brings it up to date"}
+	}
+	if _, err := provider.Up(ctx); err != nil {
+		return fmt.Errorf("bringing %s up to date: %w", path, err)
+	}
+	return nil
+}
+
+func checkOurs(ctx context.Context, path string) error {
+	db, err := connect(ctx, path, "ro", 1)
+	if err != nil {
+		return err
+	}
+	return errors.Join(ours(ctx, db, path), db.Close())
+}
+
+// ours refuses another program's database. Files of our first versions carry no
+// mark of their own but our tables.
+func ours(ctx context.Context, db *sqlx.DB, path string) error {
+	var id, tables, mine int
+	if err := db.GetContext(ctx, &id, "PRAGMA application_id"); err != nil {
+		return err
+	}
+	err := db.GetContext(ctx, &mine, "SELECT count(*) FROM sqlite_schema WHERE type = 'table' AND name IN ('case_event', 'case_file', 'setting', 'goose_db_version')")
+	if err == nil {
+		err = db.GetContext(ctx, &tables, "SELECT count(*) FROM sqlite_schema WHERE type = 'table'")
+	}
+	switch {
+	case err != nil:
+		return err
+	case mine == 4 && (id == applicationID || id == 0), tables == 0 && id == 0:
+		return nil
+	}
+	return &Trouble{Foreign, path + " is another program's file, no desk", "name the desk's own data folder in BOTANIK_DATA"}
+}
+
+// whole asks SQLite to look the file over: quick_check or integrity_check.
+func whole(ctx context.Context, db *sqlx.DB, path, pragma string) error {
+	var word string
+	if err := db.GetContext(ctx, &word, "PRAGMA "+pragma+"(1)"); err != nil {
+		return err
+	}
+	if word != "ok" {
+		return &Trouble{Damaged, path + " is damaged: " + word, "restore the newest backup with botanik restore; the damaged file is kept beside it"}
+	}
+	return nil
 }
 
 func connect(ctx context.Context, path, mode string, n int) (*sqlx.DB, error) {
@@ -77,58 +219,33 @@ func connect(ctx context.Context, path, mode string, n int) (*sqlx.DB, error) {
 	return db, nil
 }
 
-// Close lets go of the file.
-func (s *Store) Close() error { return errors.Join(s.r.Close(), s.w.Close()) }
-
-// Healthy reports whether the file answers.
-func (s *Store) Healthy(ctx context.Context) error {
-	var one int
-	return s.r.GetContext(ctx, &one, "SELECT 1")
+// Close lets go of the file and the folder.
+func (s *Store) Close() error {
+	err := errors.Join(s.r.Close(), s.w.Close())
+	if s.lock != nil {
+		err = errors.Join(err, s.lock.Unlock())
+	}
+	return err
 }
 
-// Backup writes a checked copy while the desk goes on working.
-func (s *Store) Backup(ctx context.Context, to string) error {
-	if _, err := os.Stat(to); err == nil {
-		return fmt.Errorf("%s is already there; choose another name", to)
-	}
-	if _, err := s.w.ExecContext(ctx, "VACUUM INTO ?", to); err != nil {
-		return fmt.Errorf("copying to %s: %w", to, err)
-	}
-	return CheckFile(ctx, to)
-}
-
-// CheckFile refuses a damaged or foreign file.
-func CheckFile(ctx context.Context, path string) error {
-	if _, err := os.Stat(path); err != nil {
-		return fmt.Errorf("%s cannot be read: %w", path, err)
-	}
-	db, err := connect(ctx, path, "ro", 1)
-	if err != nil {
-		return err
-	}
-	var word string
-	err = db.GetContext(ctx, &word, "PRAGMA integrity_check")
-	if err == nil && word != "ok" {
-		err = fmt.Errorf("%s is damaged: %s", path, word)
-	}
-	if err == nil {
-		var n int
-		if err = db.GetContext(ctx, &n, "SELECT count(*) FROM sqlite_schema WHERE name = 'case_event'"); err == nil && n == 0 {
-			err = fmt.Errorf("%s holds no desk", path)
-		}
-	}
-	return errors.Join(err, db.Close())
-}
-
-// tx runs f in one write transaction.
+// tx runs f in one write transaction, which is taken back when f fails or
+// panics: there is only one writer, and it must never be left holding.
 func (s *Store) tx(ctx context.Context, f func(*sqlx.Tx) error) error {
 	tx, err := s.w.BeginTxx(ctx, nil)
 	if err != nil {
 		return err
 	}
+	done := false
+	defer func() {
+		if !done {
+			_ = tx.Rollback()
+		}
+	}()
 	if err := f(tx); err != nil {
+		done = true
 		return errors.Join(err, ignoreDone(tx.Rollback()))
 	}
+	done = true
 	return tx.Commit()
 }
 
@@ -153,30 +270,4 @@ func Stamp(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z
 func Moment(s string) time.Time {
 	t, _ := time.Parse("2006-01-02T15:04:05.000Z", s)
 	return t
-}
-
-// Restore puts a checked backup in a folder's place. The desk must not be
-// running. What was there is kept beside it under the returned name.
-func Restore(ctx context.Context, from, dir string, now time.Time) (kept string, err error) {
-	if err := CheckFile(ctx, from); err != nil {
-		return "", err
-	}
-	data, err := os.ReadFile(from)
-	if err != nil {
-		return "", err
-	}
-	if err := os.MkdirAll(dir, 0o750); err != nil {
-		return "", err
-	}
-	path := filepath.Join(dir, FileName)
-	if err := os.WriteFile(path+".new", data, 0o640); err != nil {
-		return "", err
-	}
-	kept = path + "." + now.UTC().Format("20060102-150405")
-	for _, end := range []string{"", "-wal", "-shm"} {
-		if err := os.Rename(path+end, kept+end); err != nil && !errors.Is(err, os.ErrNotExist) {
-			return "", err
-		}
-	}
-	return kept, os.Rename(path+".new", path)
 }

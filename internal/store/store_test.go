@@ -16,7 +16,7 @@ import (
 
 var at = time.Date(2026, 7, 4, 10, 0, 0, 0, time.UTC)
 
-func open(t *testing.T) (*Store, string) {
+func opened(t *testing.T) (*Store, string) {
 	dir := t.TempDir()
 	s, err := Open(context.Background(), dir)
 	require.NoError(t, err)
@@ -32,7 +32,7 @@ func sample(id string) func(string) (Case, Event, error) {
 }
 
 func TestAKeyMakesOneCaseOfTwoTries(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	k := Key{"key-1", "ansel", "hash"}
 	a, again, err := s.AddCase(ctx, 2026, k, sample("A"))
@@ -51,7 +51,7 @@ func TestAKeyMakesOneCaseOfTwoTries(t *testing.T) {
 }
 
 func TestAStaleVersionChangesNothing(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	c, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
@@ -68,7 +68,7 @@ func TestAStaleVersionChangesNothing(t *testing.T) {
 }
 
 func TestTheStoryIsAppendOnly(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	_, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
@@ -79,7 +79,7 @@ func TestTheStoryIsAppendOnly(t *testing.T) {
 }
 
 func TestPagesCoverEverythingOnce(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	for i := range 23 {
 		_, _, err := s.AddCase(ctx, 2026, Key{}, sample(fmt.Sprintf("%02d", i)))
@@ -104,7 +104,7 @@ func TestPagesCoverEverythingOnce(t *testing.T) {
 }
 
 func TestSearchFollowsChanges(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	c, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
@@ -124,7 +124,7 @@ func TestSearchFollowsChanges(t *testing.T) {
 }
 
 func TestOneWriterManyReaders(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	c, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
@@ -151,13 +151,16 @@ func TestOneWriterManyReaders(t *testing.T) {
 }
 
 func TestBackupAndRestore(t *testing.T) {
-	s, dir := open(t)
+	s, dir := opened(t)
 	ctx := context.Background()
 	_, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
 	file := filepath.Join(t.TempDir(), "copy.db")
-	require.NoError(t, s.Backup(ctx, file))
-	assert.ErrorContains(t, s.Backup(ctx, file), "already there")
+	copied, err := s.Backup(ctx, file)
+	require.NoError(t, err)
+	assert.Equal(t, 1, copied.Cases)
+	_, err = s.Backup(ctx, file)
+	assert.ErrorContains(t, err, "already there")
 	_, _, err = s.AddCase(ctx, 2026, Key{}, sample("B"))
 	require.NoError(t, err)
 	require.NoError(t, s.Close())
@@ -174,7 +177,7 @@ func TestBackupAndRestore(t *testing.T) {
 }
 
 func TestRestoreRefusesADamagedFile(t *testing.T) {
-	s, dir := open(t)
+	s, dir := opened(t)
 	ctx := context.Background()
 	_, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
@@ -191,15 +194,15 @@ func TestRestoreRefusesADamagedFile(t *testing.T) {
 }
 
 func TestSettingsKeepTheirTrace(t *testing.T) {
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	require.NoError(t, s.SetSetting(ctx, "house", `{"a":1}`, 0, "Odile", at))
 	assert.ErrorIs(t, s.SetSetting(ctx, "house", `{"a":2}`, 0, "Odile", at), ErrStale)
 	require.NoError(t, s.SetSetting(ctx, "house", `{"a":2}`, 1, "Odile", at))
-	ev, err := s.SettingEvents(ctx, 10)
+	ev, err := s.SettingEventsSince(ctx, "house", 0)
 	require.NoError(t, err)
 	require.Len(t, ev, 2)
-	assert.Equal(t, `{"a":1}`, ev[0].Before)
+	assert.Equal(t, `{"a":1}`, ev[1].Before)
 }
 
 // TestBenchCaseList compares a page of cases with the bare query it needs, at
@@ -208,7 +211,7 @@ func TestBenchCaseList(t *testing.T) {
 	if os.Getenv("BOTANIK_BENCH") == "" {
 		t.Skip("only through make bench")
 	}
-	s, _ := open(t)
+	s, _ := opened(t)
 	ctx := context.Background()
 	tx, err := s.w.BeginTxx(ctx, nil)
 	require.NoError(t, err)
@@ -218,7 +221,8 @@ func TestBenchCaseList(t *testing.T) {
 		if i%3 == 0 {
 			c.Stage = "closed"
 		}
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+brief+`, doc) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :doc)`, c)
+		c.Serial = int64(i + 1)
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :serial, :doc)`, c)
 		require.NoError(t, err)
 	}
 	require.NoError(t, tx.Commit())
@@ -249,7 +253,7 @@ func bareList(ctx context.Context, s *Store, stage string) error {
 	defer func() { _ = rows.Close() }()
 	for rows.Next() {
 		var c Case
-		if err := rows.Scan(&c.ID, &c.Number, &c.Stage, &c.Host, &c.Grower, &c.Line, &c.Urgency, &c.Certainty, &c.Cause, &c.Degree, &c.AskOn, &c.Token, &c.CreatedAt, &c.UpdatedAt, &c.Version); err != nil {
+		if err := rows.Scan(&c.ID, &c.Number, &c.Stage, &c.Host, &c.Grower, &c.Line, &c.Urgency, &c.Certainty, &c.Cause, &c.Degree, &c.AskOn, &c.Token, &c.CreatedAt, &c.UpdatedAt, &c.Version, &c.Serial); err != nil {
 			return err
 		}
 	}

@@ -499,6 +499,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/earlier": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read what a grower says was sprayed, and what it could have been */
+        post: operations["earlier"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/house": {
         parameters: {
             query?: never;
@@ -576,11 +593,28 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who may sign in */
+        /** Who may sign in, and who no longer */
         get: operations["people"];
         put?: never;
         /** Add a person (coordinator) */
         post: operations["add-person"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a person's name, role or password, or switch them off (coordinator) */
+        put: operations["set-person"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -633,8 +667,42 @@ export interface paths {
         put?: never;
         /** Sign in */
         post: operations["sign-in"];
-        /** Sign out */
+        /** Sign out here */
         delete: operations["sign-out"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change one's own password; every other session ends */
+        put: operations["set-password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Sign out on every machine */
+        delete: operations["sign-out-everywhere"];
         options?: never;
         head?: never;
         patch?: never;
@@ -695,6 +763,14 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        Account: {
+            active: boolean;
+            id: string;
+            login: string;
+            name: string;
+            /** @enum {string} */
+            role: "coordinator" | "advisor" | "trainee";
+        };
         Act: {
             /** @description last year was bad on this plant */
             badYear?: boolean;
@@ -881,6 +957,15 @@ export interface components {
             tolerable: string;
             unit: string;
         };
+        Change: {
+            /** @description false switches the account off and ends its sessions at once */
+            active?: boolean;
+            name?: string;
+            /** @description a new one, for somebody who forgot theirs; ends their sessions */
+            password?: string;
+            /** @enum {string} */
+            role?: "coordinator" | "advisor" | "trainee";
+        };
         Chosen: {
             /** @enum {string} */
             by: "default" | "house" | "case";
@@ -964,6 +1049,10 @@ export interface components {
             mind?: string[];
             placed: components["schemas"]["Placed"];
             remedy: string;
+        };
+        EarlierInput: {
+            /** @description like 'soap 9 days ago, copper on Tuesday' */
+            text: string;
         };
         Fault: {
             field: string;
@@ -1095,7 +1184,10 @@ export interface components {
             children?: boolean;
             /** @description telephone or mail, for asking how it went */
             contact?: string;
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description days to the next picking, from the day it was brought in
+             */
             daysToHarvest?: number;
             dog?: boolean;
             edible?: boolean;
@@ -1285,6 +1377,8 @@ export interface components {
             ladder: string;
             meant: boolean;
             name: string;
+            /** @description may be chosen today: go or care, and leaving it or pulling it, which are the grower's right */
+            open: boolean;
             reasons: components["schemas"]["Reason"][];
             remedy: string;
             /** Format: int64 */
@@ -1430,12 +1524,29 @@ export interface components {
             size?: string;
         };
         Problem: {
+            /**
+             * @description for a program to branch on
+             * @example fields
+             * @enum {string}
+             */
+            code?: "fields" | "missing" | "stale" | "version-missing" | "key-used" | "role" | "token" | "sign-in" | "password" | "wait" | "busy" | "too-large" | "type" | "file-full" | "file-read-only" | "file-damaged" | "ours";
+            /**
+             * @description one sentence for a person
+             * @example volume.unit: a gallon is US or Imperial; write US gal or Imp gal
+             */
             detail: string;
             errors?: components["schemas"]["Fault"][];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @example 422
+             */
             status: number;
+            /** @example That cannot be used as it stands */
             title: string;
-            /** @description about:blank; the title says it */
+            /**
+             * @description about:blank; the code and the title say it
+             * @example about:blank
+             */
             type: string;
         };
         Ranking: {
@@ -1479,14 +1590,18 @@ export interface components {
         Recount: {
             /**
              * Format: double
-             * @description pests per unit after
+             * @description pests per unit after, likewise
              */
-            after: number;
+            after?: number;
+            /** @description pests on each leaf or shoot after */
+            afterCounts?: number[];
             /**
              * Format: double
-             * @description pests per unit before
+             * @description pests per unit before, when they were not written down one by one
              */
-            before: number;
+            before?: number;
+            /** @description pests on each leaf or shoot before; takes the place of the mean */
+            beforeCounts?: number[];
             /**
              * Format: double
              * @description untreated neighbour after
@@ -1494,23 +1609,25 @@ export interface components {
             checkAfter?: number;
             /**
              * Format: double
-             * @description untreated neighbour before
+             * @description untreated neighbour before, mean of as many units
              */
             checkBefore?: number;
             /**
              * Format: double
-             * @description variance to mean of the counts; 2 when unknown
+             * @description variance to mean, 1 to 100, where only means are known; taken as clumped when left out
              */
             dispersion?: number;
             /**
              * Format: int64
-             * @description leaves or shoots counted each time
+             * @description leaves or shoots counted each time, for the means
              */
-            units: number;
+            units?: number;
         };
         Remedy: {
             /** @description contact, residual, gut, protects or cures */
             acts?: string;
+            /** @description what growers call it; a name two remedies share is asked about */
+            aliases?: string[];
             /** @description fine, evening or never */
             bloom: string;
             cautions: string[];
@@ -1584,6 +1701,10 @@ export interface components {
         };
         Result: {
             /** Format: double */
+            after: number;
+            /** Format: double */
+            before: number;
+            /** Format: double */
             high: number;
             /** Format: double */
             low: number;
@@ -1630,6 +1751,11 @@ export interface components {
             person: components["schemas"]["Person"];
             /** @description to be sent as X-Botanik-Token with every change */
             token: string;
+        };
+        "Set-passwordRequest": {
+            old: string;
+            /** @description the new one */
+            password: string;
         };
         Sheet: {
             advisor: string;
@@ -1840,6 +1966,8 @@ export interface components {
             unit?: string;
         };
         Treated: {
+            /** @description remedies the words could mean, while nobody said which; the waits of all of them count */
+            couldBe?: string[];
             /** @description day, YYYY-MM-DD */
             on: string;
             /** @description the remedy of the herbarium it answers to, when known */
@@ -1921,7 +2049,6 @@ export interface components {
             hosts: components["schemas"]["Host"][];
             remedies: components["schemas"]["Remedy"][];
             schools: components["schemas"]["School"][];
-            units: string[];
         };
         WeighBody: {
             counts?: number[];
@@ -1943,7 +2070,17 @@ export interface components {
             short: string;
         };
     };
-    responses: never;
+    responses: {
+        /** @description What is wrong, in which field, and the mend (RFC 9457) */
+        Problem: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+    };
     parameters: never;
     requestBodies: never;
     headers: never;
@@ -1960,6 +2097,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "remedy": "soap",
+                 *       "spoons": "metric",
+                 *       "use": "middle",
+                 *       "volume": "1 L"
+                 *     }
+                 */
                 "application/json": components["schemas"]["MixInput"];
             };
         };
@@ -1970,18 +2115,104 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "by": "",
+                     *       "plan": {
+                     *         "buy": [
+                     *           {
+                     *             "amount": 15,
+                     *             "exact": "15 mL",
+                     *             "form": "soap",
+                     *             "name": "Insecticidal soap",
+                     *             "perCent": 1.5,
+                     *             "text": "15 mL",
+                     *             "unit": "mL"
+                     *           }
+                     *         ],
+                     *         "fillings": 1,
+                     *         "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *         "marks": [
+                     *           {
+                     *             "high": "20 mL per L",
+                     *             "low": "10 mL per L",
+                     *             "name": "Insecticidal soap",
+                     *             "rate": "15 mL per L",
+                     *             "share": 0.5
+                     *           }
+                     *         ],
+                     *         "order": [
+                     *           "Half fill the sprayer with water."
+                     *         ],
+                     *         "perLitre": [
+                     *           "Insecticidal soap: 15 mL per L"
+                     *         ],
+                     *         "tanks": [
+                     *           {
+                     *             "count": 1,
+                     *             "doses": [
+                     *               {
+                     *                 "amount": 15,
+                     *                 "exact": "15 mL",
+                     *                 "form": "soap",
+                     *                 "name": "Insecticidal soap",
+                     *                 "perCent": 1.5,
+                     *                 "spoons": {
+                     *                   "belowLow": false,
+                     *                   "errorPct": 0,
+                     *                   "ml": 15,
+                     *                   "spoons": [
+                     *                     {
+                     *                       "count": 1,
+                     *                       "ml": 15,
+                     *                       "name": "tbsp"
+                     *                     }
+                     *                   ],
+                     *                   "text": "1 tbsp",
+                     *                   "world": "metric"
+                     *                 },
+                     *                 "text": "15 mL",
+                     *                 "unit": "mL"
+                     *               }
+                     *             ],
+                     *             "steps": [
+                     *               {
+                     *                 "adds": "water",
+                     *                 "form": "water",
+                     *                 "levelMl": 500,
+                     *                 "text": "500 mL of water, to the first line"
+                     *               }
+                     *             ],
+                     *             "text": "1 L",
+                     *             "volume": 1000,
+                     *             "water": 985,
+                     *             "waterText": "985 mL"
+                     *           }
+                     *         ],
+                     *         "volume": "1 L",
+                     *         "volumeMl": 1000,
+                     *         "warnings": []
+                     *       },
+                     *       "rate": "spray",
+                     *       "remedy": "soap",
+                     *       "spoons": "metric",
+                     *       "sprayer": "",
+                     *       "use": "15 mL per L",
+                     *       "volume": "1 L"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Mixed"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     browse: {
@@ -2004,18 +2235,24 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "affinity": "strong",
+                     *         "cause": "rose-black-spot",
+                     *         "weight": 0.85
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["Match"][];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "list-cases": {
@@ -2037,18 +2274,38 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "cases": [
+                     *         {
+                     *           "askOn": "2026-07-19",
+                     *           "cause": "vine-weevil-grub",
+                     *           "causeName": "Vine weevil grubs",
+                     *           "certainty": 1,
+                     *           "createdAt": "2026-07-09T13:00:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "Gilly Rowe",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "line": "wilting in wet soil",
+                     *           "number": "26-0018",
+                     *           "plant": "Fuchsia",
+                     *           "stage": "handed",
+                     *           "urgency": 0,
+                     *           "version": 7
+                     *         }
+                     *       ],
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBFSFRKSFNQQlowSjVCMlRZ"
+                     *     }
+                     */
                     "application/json": components["schemas"]["CaseList"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "check-in": {
@@ -2063,6 +2320,16 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "daysToHarvest": 9,
+                 *       "edible": true,
+                 *       "grower": "Ilse",
+                 *       "place": "garden",
+                 *       "plant": "Runner bean",
+                 *       "story": "pale and dusty"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Intake"];
             };
         };
@@ -2074,18 +2341,117 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.17200500342909394,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.3521242285592088,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.3833078943887315,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.1622195752978584,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9058431560418114
+                     *               }
+                     *             ],
+                     *             "score": 1.555635947080706
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.1720906041527652
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "waiting",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            409: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     case: {
@@ -2106,18 +2472,109 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.17200500342909386,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.352124228559209,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.38330789438873164,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.16221957529785835,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9058431560418113
+                     *               }
+                     *             ],
+                     *             "score": 1.5556359470807064
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.17209060415276511
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "waiting",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-act": {
@@ -2134,6 +2591,19 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "choice": "act",
+                 *       "counts": [
+                 *         4,
+                 *         0,
+                 *         12,
+                 *         7,
+                 *         3
+                 *       ],
+                 *       "pressure": "moderate"
+                 *     }
+                 */
                 "application/json": components["schemas"]["ActInput"];
             };
         };
@@ -2145,18 +2615,156 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "act, moderate pressure",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 10
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     advice: {
@@ -2179,18 +2787,72 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "always": [
+                     *         "The product label and local law come first; where they differ from this advice, they win."
+                     *       ],
+                     *       "apart": [],
+                     *       "because": [
+                     *         "heat"
+                     *       ],
+                     *       "cause": "two-spotted-mite",
+                     *       "combine": [],
+                     *       "date": "2026-07-11",
+                     *       "mustNot": [
+                     *         {
+                     *           "remedy": "pyrethrins",
+                     *           "what": "pyrethrins",
+                     *           "why": "they kill the helpers and mites come back worse"
+                     *         }
+                     *       ],
+                     *       "offers": [
+                     *         {
+                     *           "cautions": [
+                     *             "Watching is a treatment: put the next look in the diary."
+                     *           ],
+                     *           "hazard": 0,
+                     *           "kills": [],
+                     *           "kind": "action",
+                     *           "ladder": "at moderate pressure it would go on growing",
+                     *           "meant": true,
+                     *           "name": "Leave it and watch",
+                     *           "open": true,
+                     *           "reasons": [],
+                     *           "remedy": "leave",
+                     *           "rung": 0,
+                     *           "status": "go",
+                     *           "when": "below five a leaf, with helpers about",
+                     *           "worth": "some"
+                     *         }
+                     *       ],
+                     *       "pick": [
+                     *         "hose-off"
+                     *       ],
+                     *       "schools": [
+                     *         {
+                     *           "by": "default",
+                     *           "near": false,
+                     *           "option": "computed",
+                     *           "school": "rhythm"
+                     *         }
+                     *       ],
+                     *       "unknown": [],
+                     *       "weather": "simulated forecast, evening 18 °C",
+                     *       "why": [
+                     *         "Release predatory mites is the mildest that does enough here."
+                     *       ]
+                     *     }
+                     */
                     "application/json": components["schemas"]["CaseAdvice"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     close: {
@@ -2207,6 +2869,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "note": "moved away",
+                 *       "outcome": "unknown"
+                 *     }
+                 */
                 "application/json": components["schemas"]["CloseBody"];
             };
         };
@@ -2218,18 +2886,252 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "closing": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "note": "moved away",
+                     *         "outcome": "unknown"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "count": {
+                     *             "afterCounts": [
+                     *               1
+                     *             ],
+                     *             "beforeCounts": [
+                     *               14
+                     *             ]
+                     *           },
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "note": "much better",
+                     *           "result": {
+                     *             "after": 1.2,
+                     *             "before": 14.6,
+                     *             "high": 0.9794831395013572,
+                     *             "low": 0.6707347678693301,
+                     *             "method": "simple",
+                     *             "reduction": 0.9178082191780822,
+                     *             "text": "In 100: 92 gone (between 67 gone and 98 gone): better.",
+                     *             "word": "better"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-11",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askOn": "Saturday 25 July",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Saturday 11 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "15 mL of insecticidal soap for one treatment"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Half fill the sprayer with water."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Patch test three leaves and wait two days."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "closed",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 18
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-days": {
@@ -2246,6 +3148,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "count": 2
+                 *     }
+                 */
                 "application/json": components["schemas"]["DaysInput"];
             };
         };
@@ -2257,18 +3164,260 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "days": {
+                     *         "by": "Odile",
+                     *         "gapDays": 7,
+                     *         "notes": [
+                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *         ],
+                     *         "on": [
+                     *           "2026-07-11"
+                     *         ],
+                     *         "start": "2026-07-11"
+                     *       },
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "to be done twice, 7 days apart, from Saturday 11 July",
+                     *       "mix": {
+                     *         "by": "Odile",
+                     *         "plan": {
+                     *           "buy": [
+                     *             {
+                     *               "amount": 15,
+                     *               "exact": "15 mL",
+                     *               "form": "soap",
+                     *               "name": "Insecticidal soap",
+                     *               "perCent": 1.5,
+                     *               "text": "15 mL",
+                     *               "unit": "mL"
+                     *             }
+                     *           ],
+                     *           "fillings": 1,
+                     *           "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *           "marks": [
+                     *             {
+                     *               "high": "20 mL per L",
+                     *               "low": "10 mL per L",
+                     *               "name": "Insecticidal soap",
+                     *               "rate": "15 mL per L",
+                     *               "share": 0.5
+                     *             }
+                     *           ],
+                     *           "order": [
+                     *             "Half fill the sprayer with water."
+                     *           ],
+                     *           "perLitre": [
+                     *             "Insecticidal soap: 15 mL per L"
+                     *           ],
+                     *           "tanks": [
+                     *             {
+                     *               "count": 1,
+                     *               "doses": [
+                     *                 {
+                     *                   "amount": 15,
+                     *                   "exact": "15 mL",
+                     *                   "form": "soap",
+                     *                   "name": "Insecticidal soap",
+                     *                   "perCent": 1.5,
+                     *                   "spoons": {
+                     *                     "belowLow": false,
+                     *                     "errorPct": 0,
+                     *                     "ml": 15,
+                     *                     "spoons": [
+                     *                       {
+                     *                         "count": 1,
+                     *                         "ml": 15,
+                     *                         "name": "tbsp"
+                     *                       }
+                     *                     ],
+                     *                     "text": "1 tbsp",
+                     *                     "world": "metric"
+                     *                   },
+                     *                   "text": "15 mL",
+                     *                   "unit": "mL"
+                     *                 }
+                     *               ],
+                     *               "steps": [
+                     *                 {
+                     *                   "adds": "water",
+                     *                   "form": "water",
+                     *                   "levelMl": 500,
+                     *                   "text": "500 mL of water, to the first line"
+                     *                 }
+                     *               ],
+                     *               "text": "1 L",
+                     *               "volume": 1000,
+                     *               "water": 985,
+                     *               "waterText": "985 mL"
+                     *             }
+                     *           ],
+                     *           "volume": "1 L",
+                     *           "volumeMl": 1000,
+                     *           "warnings": []
+                     *         },
+                     *         "rate": "spray",
+                     *         "remedy": "soap",
+                     *         "spoons": "metric",
+                     *         "sprayer": "1 L",
+                     *         "use": "15 mL per L",
+                     *         "volume": "1 L"
+                     *       },
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782187,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.40355510661527166,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.007768328114171608,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.737890418177094,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605066
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "ready",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 14
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-dose": {
@@ -2285,6 +3434,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "area": "3 m2",
+                 *       "remedy": "iron-bait"
+                 *     }
+                 */
                 "application/json": components["schemas"]["PlaceInput"];
             };
         };
@@ -2296,18 +3451,147 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [
+                     *         {
+                     *           "by": "Odile",
+                     *           "dose": "soil",
+                     *           "input": {
+                     *             "area": "3 m2",
+                     *             "remedy": "iron-bait"
+                     *           },
+                     *           "placed": {
+                     *             "amount": 10.5,
+                     *             "lines": [],
+                     *             "range": "6 g to 15 g",
+                     *             "text": "10.5 g",
+                     *             "unit": "g"
+                     *           },
+                     *           "remedy": "iron-bait"
+                     *         }
+                     *       ],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "grower": "Ilse",
+                     *         "host": "hosta",
+                     *         "place": "garden",
+                     *         "plant": "hosta",
+                     *         "story": "holes"
+                     *       },
+                     *       "looks": [],
+                     *       "mayUndo": "Iron phosphate bait, thinly strewn: 10.5 g",
+                     *       "number": "26-0028",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "slug",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "slugs",
+                     *             "kind": "pest",
+                     *             "name": "Slugs and snails",
+                     *             "p": 0.12571442662617607,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "slug",
+                     *         "looked": 0,
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.4419997517889853,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.3102584606233575,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.06558846240070673,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 81, Onion thrips 4",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.8106948102591598
+                     *               }
+                     *             ],
+                     *             "score": 1.4897976945143616
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Predatory mite"
+                     *             ],
+                     *             "group": "leave it",
+                     *             "p": 0.1730837140663017
+                     *           }
+                     *         ],
+                     *         "rival": "powdery-mildew",
+                     *         "stop": "",
+                     *         "tilt": [],
+                     *         "tiltPrior": 2.9242271549394974,
+                     *         "tiltTotal": 2.9242271549394974,
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "iron-bait"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "slug",
+                     *         "degree": "open",
+                     *         "needsReview": false,
+                     *         "p": 0.12571442662617602
+                     *       },
+                     *       "version": 4
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "follow-up": {
@@ -2324,6 +3608,27 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "count": {
+                 *         "afterCounts": [
+                 *           1,
+                 *           0,
+                 *           3,
+                 *           2,
+                 *           0
+                 *         ],
+                 *         "beforeCounts": [
+                 *           14,
+                 *           9,
+                 *           22,
+                 *           11,
+                 *           17
+                 *         ]
+                 *       },
+                 *       "note": "much better"
+                 *     }
+                 */
                 "application/json": components["schemas"]["FollowUpInput"];
             };
         };
@@ -2335,18 +3640,369 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "days": {
+                     *         "by": "Odile",
+                     *         "gapDays": 7,
+                     *         "notes": [
+                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *         ],
+                     *         "on": [
+                     *           "2026-07-11"
+                     *         ],
+                     *         "start": "2026-07-11"
+                     *       },
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "count": {
+                     *             "afterCounts": [
+                     *               1
+                     *             ],
+                     *             "beforeCounts": [
+                     *               14
+                     *             ]
+                     *           },
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "note": "much better",
+                     *           "result": {
+                     *             "after": 1.2,
+                     *             "before": 14.6,
+                     *             "high": 0.9794831395013572,
+                     *             "low": 0.6707347678693301,
+                     *             "method": "simple",
+                     *             "reduction": 0.9178082191780822,
+                     *             "text": "In 100: 92 gone (between 67 gone and 98 gone): better.",
+                     *             "word": "better"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-11",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "handover": {
+                     *         "askOn": "2026-07-25",
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mix": {
+                     *         "by": "Odile",
+                     *         "plan": {
+                     *           "buy": [
+                     *             {
+                     *               "amount": 15,
+                     *               "exact": "15 mL",
+                     *               "form": "soap",
+                     *               "name": "Insecticidal soap",
+                     *               "perCent": 1.5,
+                     *               "text": "15 mL",
+                     *               "unit": "mL"
+                     *             }
+                     *           ],
+                     *           "fillings": 1,
+                     *           "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *           "marks": [
+                     *             {
+                     *               "high": "20 mL per L",
+                     *               "low": "10 mL per L",
+                     *               "name": "Insecticidal soap",
+                     *               "rate": "15 mL per L",
+                     *               "share": 0.5
+                     *             }
+                     *           ],
+                     *           "order": [
+                     *             "Half fill the sprayer with water."
+                     *           ],
+                     *           "perLitre": [
+                     *             "Insecticidal soap: 15 mL per L"
+                     *           ],
+                     *           "tanks": [
+                     *             {
+                     *               "count": 1,
+                     *               "doses": [
+                     *                 {
+                     *                   "amount": 15,
+                     *                   "exact": "15 mL",
+                     *                   "form": "soap",
+                     *                   "name": "Insecticidal soap",
+                     *                   "perCent": 1.5,
+                     *                   "spoons": {
+                     *                     "belowLow": false,
+                     *                     "errorPct": 0,
+                     *                     "ml": 15,
+                     *                     "spoons": [
+                     *                       {
+                     *                         "count": 1,
+                     *                         "ml": 15,
+                     *                         "name": "tbsp"
+                     *                       }
+                     *                     ],
+                     *                     "text": "1 tbsp",
+                     *                     "world": "metric"
+                     *                   },
+                     *                   "text": "15 mL",
+                     *                   "unit": "mL"
+                     *                 }
+                     *               ],
+                     *               "steps": [
+                     *                 {
+                     *                   "adds": "water",
+                     *                   "form": "water",
+                     *                   "levelMl": 500,
+                     *                   "text": "500 mL of water, to the first line"
+                     *                 }
+                     *               ],
+                     *               "text": "1 L",
+                     *               "volume": 1000,
+                     *               "water": 985,
+                     *               "waterText": "985 mL"
+                     *             }
+                     *           ],
+                     *           "volume": "1 L",
+                     *           "volumeMl": 1000,
+                     *           "warnings": []
+                     *         },
+                     *         "rate": "spray",
+                     *         "remedy": "soap",
+                     *         "spoons": "metric",
+                     *         "sprayer": "1 L",
+                     *         "use": "15 mL per L",
+                     *         "volume": "1 L"
+                     *       },
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askOn": "Saturday 25 July",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Saturday 11 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "15 mL of insecticidal soap for one treatment"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Half fill the sprayer with water."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Patch test three leaves and wait two days."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "handed",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 16
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "hand-over": {
@@ -2363,6 +4019,7 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /** @example {} */
                 "application/json": components["schemas"]["None"];
             };
         };
@@ -2374,18 +4031,342 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "askOn": "2026-07-25",
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "days": {
+                     *         "by": "Odile",
+                     *         "gapDays": 7,
+                     *         "notes": [
+                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *         ],
+                     *         "on": [
+                     *           "2026-07-11"
+                     *         ],
+                     *         "start": "2026-07-11"
+                     *       },
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-11",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "handover": {
+                     *         "askOn": "2026-07-25",
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mix": {
+                     *         "by": "Odile",
+                     *         "plan": {
+                     *           "buy": [
+                     *             {
+                     *               "amount": 15,
+                     *               "exact": "15 mL",
+                     *               "form": "soap",
+                     *               "name": "Insecticidal soap",
+                     *               "perCent": 1.5,
+                     *               "text": "15 mL",
+                     *               "unit": "mL"
+                     *             }
+                     *           ],
+                     *           "fillings": 1,
+                     *           "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *           "marks": [
+                     *             {
+                     *               "high": "20 mL per L",
+                     *               "low": "10 mL per L",
+                     *               "name": "Insecticidal soap",
+                     *               "rate": "15 mL per L",
+                     *               "share": 0.5
+                     *             }
+                     *           ],
+                     *           "order": [
+                     *             "Half fill the sprayer with water."
+                     *           ],
+                     *           "perLitre": [
+                     *             "Insecticidal soap: 15 mL per L"
+                     *           ],
+                     *           "tanks": [
+                     *             {
+                     *               "count": 1,
+                     *               "doses": [
+                     *                 {
+                     *                   "amount": 15,
+                     *                   "exact": "15 mL",
+                     *                   "form": "soap",
+                     *                   "name": "Insecticidal soap",
+                     *                   "perCent": 1.5,
+                     *                   "spoons": {
+                     *                     "belowLow": false,
+                     *                     "errorPct": 0,
+                     *                     "ml": 15,
+                     *                     "spoons": [
+                     *                       {
+                     *                         "count": 1,
+                     *                         "ml": 15,
+                     *                         "name": "tbsp"
+                     *                       }
+                     *                     ],
+                     *                     "text": "1 tbsp",
+                     *                     "world": "metric"
+                     *                   },
+                     *                   "text": "15 mL",
+                     *                   "unit": "mL"
+                     *                 }
+                     *               ],
+                     *               "steps": [
+                     *                 {
+                     *                   "adds": "water",
+                     *                   "form": "water",
+                     *                   "levelMl": 500,
+                     *                   "text": "500 mL of water, to the first line"
+                     *                 }
+                     *               ],
+                     *               "text": "1 L",
+                     *               "volume": 1000,
+                     *               "water": 985,
+                     *               "waterText": "985 mL"
+                     *             }
+                     *           ],
+                     *           "volume": "1 L",
+                     *           "volumeMl": 1000,
+                     *           "warnings": []
+                     *         },
+                     *         "rate": "spray",
+                     *         "remedy": "soap",
+                     *         "spoons": "metric",
+                     *         "sprayer": "1 L",
+                     *         "use": "15 mL per L",
+                     *         "volume": "1 L"
+                     *       },
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askOn": "Saturday 25 July",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Saturday 11 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "15 mL of insecticidal soap for one treatment"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Half fill the sprayer with water."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Patch test three leaves and wait two days."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "handed",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 15
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-intake": {
@@ -2402,6 +4383,16 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "daysToHarvest": 9,
+                 *       "edible": true,
+                 *       "grower": "Ilse",
+                 *       "place": "garden",
+                 *       "plant": "Runner bean",
+                 *       "story": "pale and dusty"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Intake"];
             };
         };
@@ -2413,18 +4404,116 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.17200500342909394,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.3521242285592088,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.3833078943887315,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.1622195752978584,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9058431560418114
+                     *               }
+                     *             ],
+                     *             "score": 1.555635947080706
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.1720906041527652
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "waiting",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-look": {
@@ -2441,6 +4530,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "certainty": "sure",
+                 *       "state": "yes"
+                 *     }
+                 */
                 "application/json": components["schemas"]["LookBody"];
             };
         };
@@ -2452,18 +4547,139 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "Two dark spots on the back: yes",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 4
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-mix": {
@@ -2480,6 +4696,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "remedy": "soap",
+                 *       "spoons": "metric",
+                 *       "sprayer": "1 L",
+                 *       "volume": "1 L"
+                 *     }
+                 */
                 "application/json": components["schemas"]["MixInput"];
             };
         };
@@ -2491,18 +4715,249 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "Insecticidal soap at 15 mL per L, 1 L of mix",
+                     *       "mix": {
+                     *         "by": "Odile",
+                     *         "plan": {
+                     *           "buy": [
+                     *             {
+                     *               "amount": 15,
+                     *               "exact": "15 mL",
+                     *               "form": "soap",
+                     *               "name": "Insecticidal soap",
+                     *               "perCent": 1.5,
+                     *               "text": "15 mL",
+                     *               "unit": "mL"
+                     *             }
+                     *           ],
+                     *           "fillings": 1,
+                     *           "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *           "marks": [
+                     *             {
+                     *               "high": "20 mL per L",
+                     *               "low": "10 mL per L",
+                     *               "name": "Insecticidal soap",
+                     *               "rate": "15 mL per L",
+                     *               "share": 0.5
+                     *             }
+                     *           ],
+                     *           "order": [
+                     *             "Half fill the sprayer with water."
+                     *           ],
+                     *           "perLitre": [
+                     *             "Insecticidal soap: 15 mL per L"
+                     *           ],
+                     *           "tanks": [
+                     *             {
+                     *               "count": 1,
+                     *               "doses": [
+                     *                 {
+                     *                   "amount": 15,
+                     *                   "exact": "15 mL",
+                     *                   "form": "soap",
+                     *                   "name": "Insecticidal soap",
+                     *                   "perCent": 1.5,
+                     *                   "spoons": {
+                     *                     "belowLow": false,
+                     *                     "errorPct": 0,
+                     *                     "ml": 15,
+                     *                     "spoons": [
+                     *                       {
+                     *                         "count": 1,
+                     *                         "ml": 15,
+                     *                         "name": "tbsp"
+                     *                       }
+                     *                     ],
+                     *                     "text": "1 tbsp",
+                     *                     "world": "metric"
+                     *                   },
+                     *                   "text": "15 mL",
+                     *                   "unit": "mL"
+                     *                 }
+                     *               ],
+                     *               "steps": [
+                     *                 {
+                     *                   "adds": "water",
+                     *                   "form": "water",
+                     *                   "levelMl": 500,
+                     *                   "text": "500 mL of water, to the first line"
+                     *                 }
+                     *               ],
+                     *               "text": "1 L",
+                     *               "volume": 1000,
+                     *               "water": 985,
+                     *               "waterText": "985 mL"
+                     *             }
+                     *           ],
+                     *           "volume": "1 L",
+                     *           "volumeMl": 1000,
+                     *           "warnings": []
+                     *         },
+                     *         "rate": "spray",
+                     *         "remedy": "soap",
+                     *         "spoons": "metric",
+                     *         "sprayer": "1 L",
+                     *         "use": "15 mL per L",
+                     *         "volume": "1 L"
+                     *       },
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782187,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.40355510661527166,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.007768328114171608,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.737890418177094,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605066
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 13
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "add-photo": {
@@ -2532,18 +4987,148 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "picture added: leaf.png",
+                     *       "number": "26-0027",
+                     *       "photos": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "height": 20,
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "name": "leaf.png",
+                     *           "width": 30
+                     *         }
+                     *       ],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 5
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     photo: {
@@ -2569,15 +5154,12 @@ export interface operations {
                     "image/jpeg": unknown;
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "drop-photo": {
@@ -2601,18 +5183,139 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "picture taken away: leaf.png",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782187,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.40355510661527166,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.007768328114171608,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.737890418177094,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605066
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 6
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "plan-days": {
@@ -2626,6 +5329,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "count": 2
+                 *     }
+                 */
                 "application/json": components["schemas"]["DaysInput"];
             };
         };
@@ -2636,18 +5344,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "by": "",
+                     *       "gapDays": 7,
+                     *       "notes": [
+                     *         "The rhythm chosen here: weekly, kept inside the label."
+                     *       ],
+                     *       "on": [
+                     *         "2026-07-11"
+                     *       ],
+                     *       "start": "2026-07-11"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Days"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-remedy": {
@@ -2664,6 +5385,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "remedies": [
+                 *         "soap",
+                 *         "hose-off"
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["RemedyBody"];
             };
         };
@@ -2675,18 +5404,165 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "Insecticidal soap, Hose it off",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 12
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     reopen: {
@@ -2703,6 +5579,7 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /** @example {} */
                 "application/json": components["schemas"]["None"];
             };
         };
@@ -2714,18 +5591,246 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "count": {
+                     *             "afterCounts": [
+                     *               1
+                     *             ],
+                     *             "beforeCounts": [
+                     *               14
+                     *             ]
+                     *           },
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "note": "much better",
+                     *           "result": {
+                     *             "after": 1.2,
+                     *             "before": 14.6,
+                     *             "high": 0.9794831395013572,
+                     *             "low": 0.6707347678693301,
+                     *             "method": "simple",
+                     *             "reduction": 0.9178082191780822,
+                     *             "text": "In 100: 92 gone (between 67 gone and 98 gone): better.",
+                     *             "word": "better"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-11",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askOn": "Saturday 25 July",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Saturday 11 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "15 mL of insecticidal soap for one treatment"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Half fill the sprayer with water."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Patch test three leaves and wait two days."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 19
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     review: {
@@ -2742,6 +5847,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "agree": true
+                 *     }
+                 */
                 "application/json": components["schemas"]["ReviewBody"];
             };
         };
@@ -2753,18 +5863,147 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Wren",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782187,
+                     *         "reviewedBy": "Odile"
+                     *       },
+                     *       "version": 8
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "next-round": {
@@ -2781,6 +6020,11 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "move": "bring back"
+                 *     }
+                 */
                 "application/json": components["schemas"]["RoundBody"];
             };
         };
@@ -2792,18 +6036,246 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "count": {
+                     *             "afterCounts": [
+                     *               1
+                     *             ],
+                     *             "beforeCounts": [
+                     *               14
+                     *             ]
+                     *           },
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "note": "much better",
+                     *           "result": {
+                     *             "after": 1.2,
+                     *             "before": 14.6,
+                     *             "high": 0.9794831395013572,
+                     *             "low": 0.6707347678693301,
+                     *             "method": "simple",
+                     *             "reduction": 0.9178082191780822,
+                     *             "text": "In 100: 92 gone (between 67 gone and 98 gone): better.",
+                     *             "word": "better"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-11",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askOn": "Saturday 25 July",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Saturday 11 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "15 mL of insecticidal soap for one treatment"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Half fill the sprayer with water."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Patch test three leaves and wait two days."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782187,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.40355510661527166,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.007768328114171608,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.737890418177094,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605066
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 17
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-school": {
@@ -2820,6 +6292,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "option": "weekly",
+                 *       "school": "rhythm"
+                 *     }
+                 */
                 "application/json": components["schemas"]["SchoolBody"];
             };
         };
@@ -2831,18 +6309,159 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "houseSeen": 1,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "How often is a treatment repeated: weekly, for this case",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782187,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.40355510661527166,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.007768328114171608,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.737890418177094,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605066
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 11
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     sheet: {
@@ -2862,18 +6481,82 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "advisor": "Odile",
+                     *       "always": [
+                     *         "The product label and local law come first; where they differ from this advice, they win."
+                     *       ],
+                     *       "amounts": [],
+                     *       "date": "Saturday 11 July 2026",
+                     *       "days": [
+                     *         "Saturday 11 July"
+                     *       ],
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *       "grower": "Ilse",
+                     *       "handed": false,
+                     *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *       "lookFor": [
+                     *         "two dark spots on the back"
+                     *       ],
+                     *       "mix": {
+                     *         "buy": [
+                     *           "15 mL of insecticidal soap for one treatment"
+                     *         ],
+                     *         "lines": [
+                     *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *         ],
+                     *         "notes": [
+                     *           "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *         ],
+                     *         "order": [
+                     *           "Half fill the sprayer with water."
+                     *         ],
+                     *         "product": "Insecticidal soap"
+                     *       },
+                     *       "mustNot": [
+                     *         "Pyrethrins: they kill the helpers and mites come back worse."
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "place": "Merrin Sound, covered market",
+                     *       "plant": "Runner bean",
+                     *       "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *       "steps": [
+                     *         {
+                     *           "cautions": [
+                     *             "Patch test three leaves and wait two days."
+                     *           ],
+                     *           "how": [
+                     *             "Spray in the evening until both sides of every leaf drip."
+                     *           ],
+                     *           "name": "Insecticidal soap",
+                     *           "storage": "cool, dry, locked, not frozen",
+                     *           "wear": [
+                     *             "gloves"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "sure": "This is most likely; we were not able to be quite sure.",
+                     *       "title": "Two-spotted spider mite",
+                     *       "together": [
+                     *         "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *       ],
+                     *       "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *       "why": [
+                     *         "heat"
+                     *       ]
+                     *     }
+                     */
                     "application/json": components["schemas"]["Sheet"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     story: {
@@ -2893,18 +6576,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "kind": "in",
+                     *         "seq": 1,
+                     *         "text": "brought in by Ilse",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["StoryLine"][];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     undo: {
@@ -2921,6 +6612,7 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /** @example {} */
                 "application/json": components["schemas"]["None"];
             };
         };
@@ -2932,18 +6624,116 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.17200500342909386,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.352124228559209,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.38330789438873164,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.16221957529785835,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9058431560418113
+                     *               }
+                     *             ],
+                     *             "score": 1.5556359470807064
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.17209060415276511
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "waiting",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 3
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     "set-verdict": {
@@ -2960,6 +6750,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "cause": "two-spotted-mite",
+                 *       "degree": "working"
+                 *     }
+                 */
                 "application/json": components["schemas"]["VerdictInput"];
             };
         };
@@ -2971,18 +6767,147 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "working: Two-spotted spider mite",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.8466666817782184
+                     *       },
+                     *       "version": 9
+                     *     }
+                     */
                     "application/json": components["schemas"]["View"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     weigh: {
@@ -2996,6 +6921,17 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "counts": [
+                 *         4,
+                 *         0,
+                 *         12,
+                 *         7,
+                 *         3
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["WeighBody"];
             };
         };
@@ -3006,18 +6942,49 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "borne": "fewer than about five mites a leaf on a strong plant, and no new leaves flecked",
+                     *       "decision": {
+                     *         "act": "count more",
+                     *         "pressure": "moderate",
+                     *         "why": [
+                     *           "5.2 a leaf lies too near the 5 that is borne to tell from 5; count to ten or more (house judgement)."
+                     *         ]
+                     *       },
+                     *       "summary": {
+                     *         "high": 14.377715056156266,
+                     *         "infested": 4,
+                     *         "k": 1.7445161290322582,
+                     *         "low": 1.793841900226938,
+                     *         "mean": 5.2,
+                     *         "n": 5,
+                     *         "share": 0.8,
+                     *         "shareHigh": 0.9637758913675699,
+                     *         "shareLow": 0.3755346297625254,
+                     *         "total": 26,
+                     *         "variance": 20.7,
+                     *         "varianceToMean": 3.9807692307692304
+                     *       },
+                     *       "threshold": {
+                     *         "perUnit": 5,
+                     *         "source": "house judgement",
+                     *         "unit": "leaf"
+                     *       }
+                     *     }
+                     */
                     "application/json": components["schemas"]["Weighed"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     cause: {
@@ -3037,18 +7004,237 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "actions": [
+                     *         {
+                     *           "remedy": "leave",
+                     *           "when": "below five a leaf, with helpers about",
+                     *           "worth": "some"
+                     *         }
+                     *       ],
+                     *       "class": "mite",
+                     *       "commonness": "very common",
+                     *       "confirms": [
+                     *         {
+                     *           "finding": "walker-spots",
+                     *           "states": [
+                     *             "yes"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "disposal": "bag",
+                     *       "drawing": {
+                     *         "body": "mite",
+                     *         "colour": "straw",
+                     *         "damage": [
+                     *           "stippling"
+                     *         ],
+                     *         "legs": 8,
+                     *         "marks": "two-spots",
+                     *         "subject": "leaf-pest",
+                     *         "web": "some"
+                     *       },
+                     *       "excludes": [
+                     *         {
+                     *           "finding": "touch",
+                     *           "states": [
+                     *             "jumps"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "findings": {
+                     *         "age-of-leaves": {
+                     *           "old": "often",
+                     *           "scattered": "seldom"
+                     *         },
+                     *         "cast-skins": {
+                     *           "yes": "often"
+                     *         },
+                     *         "creature-size": {
+                     *           "dust": "usually"
+                     *         },
+                     *         "droppings": {
+                     *           "none": "usually",
+                     *           "shiny-dots": "rare",
+                     *           "tar-spots": "never"
+                     *         },
+                     *         "egg-colour": {
+                     *           "clear": "often"
+                     *         },
+                     *         "eggs": {
+                     *           "pearls": "usually"
+                     *         },
+                     *         "flecks": {
+                     *           "few": "seldom",
+                     *           "many": "usually"
+                     *         },
+                     *         "flecks-along-veins": {
+                     *           "coarse": "rare",
+                     *           "everywhere": "usually",
+                     *           "veins": "rare"
+                     *         },
+                     *         "frond-curl": {
+                     *           "beads": "sometimes"
+                     *         },
+                     *         "front-legs": {
+                     *           "yes": "never"
+                     *         },
+                     *         "fuzz": {
+                     *           "none": "always"
+                     *         },
+                     *         "hand-lens-skin": {
+                     *           "emptied": "usually"
+                     *         },
+                     *         "help-before": {
+                     *           "yes": "sometimes"
+                     *         },
+                     *         "helpers": {
+                     *           "none": "always"
+                     *         },
+                     *         "holes": {
+                     *           "none": "usually"
+                     *         },
+                     *         "insects": {
+                     *           "none": "usually"
+                     *         },
+                     *         "legs": {
+                     *           "eight": "usually"
+                     *         },
+                     *         "main-sign": {
+                     *           "creatures": "rare",
+                     *           "flecks": "usually",
+                     *           "yellow": "rare"
+                     *         },
+                     *         "onset": {
+                     *           "weeks": "usually"
+                     *         },
+                     *         "prey-signs": {
+                     *           "yes": "rare"
+                     *         },
+                     *         "silk": {
+                     *           "dense": "seldom",
+                     *           "little": "sometimes"
+                     *         },
+                     *         "silvering": {
+                     *           "yes": "rare"
+                     *         },
+                     *         "squash": {
+                     *           "clear": "often",
+                     *           "red-brown": "seldom"
+                     *         },
+                     *         "sticky": {
+                     *           "yes": "rare"
+                     *         },
+                     *         "tap": {
+                     *           "specks": "usually"
+                     *         },
+                     *         "touch": {
+                     *           "flies": "never",
+                     *           "jumps": "never",
+                     *           "stays": "usually"
+                     *         },
+                     *         "walker-colour": {
+                     *           "amber": "rare",
+                     *           "green": "usually",
+                     *           "red": "seldom"
+                     *         },
+                     *         "walker-speed": {
+                     *           "fast": "rare",
+                     *           "slow": "usually"
+                     *         },
+                     *         "walker-spots": {
+                     *           "no": "seldom",
+                     *           "yes": "usually"
+                     *         },
+                     *         "walkers": {
+                     *           "few": "seldom",
+                     *           "many": "usually"
+                     *         },
+                     *         "watering": {
+                     *           "dry": "sometimes"
+                     *         },
+                     *         "weather": {
+                     *           "hot-dry": "often"
+                     *         },
+                     *         "wings": {
+                     *           "none": "usually"
+                     *         },
+                     *         "yellowing": {
+                     *           "dusty": "often",
+                     *           "none": "seldom"
+                     *         }
+                     *       },
+                     *       "from": "herbarium/causes/1-mites.yaml",
+                     *       "group": "spider mites",
+                     *       "hosts": {
+                     *         "any": "usual",
+                     *         "bean": "strong",
+                     *         "cucumber": "strong",
+                     *         "form:conifer": "weak",
+                     *         "form:houseplant": "strong",
+                     *         "form:succulent": "weak",
+                     *         "fuchsia": "strong",
+                     *         "onion": "weak",
+                     *         "passionflower": "strong",
+                     *         "rose": "strong",
+                     *         "strawberry": "strong"
+                     *       },
+                     *       "id": "two-spotted-mite",
+                     *       "kind": "pest",
+                     *       "lifeTable": "two-spotted-mite",
+                     *       "lookAlikes": [
+                     *         {
+                     *           "cause": "spiders",
+                     *           "split": "Silk with one hunter and no flecks is a spider; silk with many specks and flecks is spider mite."
+                     *         }
+                     *       ],
+                     *       "months": [
+                     *         4
+                     *       ],
+                     *       "mustNot": [
+                     *         {
+                     *           "remedy": "pyrethrins",
+                     *           "what": "pyrethrins",
+                     *           "why": "they kill the helpers and mites come back worse"
+                     *         }
+                     *       ],
+                     *       "name": "Two-spotted spider mite",
+                     *       "parts": [
+                     *         "leaf"
+                     *       ],
+                     *       "plain": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *       "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *       "scientific": "Tetranychus urticae",
+                     *       "seriousness": "moderate",
+                     *       "sizeMm": [
+                     *         0.3
+                     *       ],
+                     *       "source": "general extension texts; frequencies are judgement",
+                     *       "spread": "walks and drifts on silk from leaf to leaf and plant to plant",
+                     *       "stages": [
+                     *         "egg"
+                     *       ],
+                     *       "tolerable": {
+                     *         "perUnit": 5,
+                     *         "source": "house judgement",
+                     *         "text": "fewer than about five mites a leaf on a strong plant, and no new leaves flecked",
+                     *         "unit": "leaf"
+                     *       },
+                     *       "why": [
+                     *         "heat"
+                     *       ]
+                     *     }
+                     */
                     "application/json": components["schemas"]["Cause"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     convert: {
@@ -3060,6 +7246,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "amount": "2 US tbsp",
+                 *       "to": "mL"
+                 *     }
+                 */
                 "application/json": components["schemas"]["ConvertInput"];
             };
         };
@@ -3070,18 +7262,74 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "exact": "473176473/16000000",
+                     *       "number": "29.5735",
+                     *       "text": "29.5735 mL",
+                     *       "unit": "mL",
+                     *       "value": 29.5735295625
+                     *     }
+                     */
                     "application/json": components["schemas"]["Converted"];
                 };
             };
-            /** @description Error */
-            default: {
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    earlier: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "text": "soap 9 days ago, neem on Tuesday"
+                 *     }
+                 */
+                "application/json": components["schemas"]["EarlierInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    /**
+                     * @example [
+                     *       {
+                     *         "on": "2026-07-02",
+                     *         "remedy": "soap",
+                     *         "what": "soap"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Treated"][];
                 };
             };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     house: {
@@ -3100,18 +7348,36 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "labels": {
+                     *         "soap": {
+                     *           "repeatMinDays": 5
+                     *         }
+                     *       },
+                     *       "law": {
+                     *         "copper hydroxide or oxychloride": {
+                     *           "reference": "harbour by-law 12: not within five metres of water",
+                     *           "status": "restricted"
+                     *         }
+                     *       },
+                     *       "policy": {
+                     *         "pyrethrins": {
+                     *           "use": "heavy",
+                     *           "why": "the market keeps bees on the roof"
+                     *         }
+                     *       }
+                     *     }
+                     */
                     "application/json": components["schemas"]["House"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-house": {
@@ -3125,6 +7391,16 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "policy": {
+                 *         "pyrethrins": {
+                 *           "use": "heavy",
+                 *           "why": "the market keeps bees on the roof"
+                 *         }
+                 *       }
+                 *     }
+                 */
                 "application/json": components["schemas"]["House"];
             };
         };
@@ -3136,18 +7412,32 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "policy": {
+                     *         "pyrethrins": {
+                     *           "use": "heavy",
+                     *           "why": "the market keeps bees on the roof"
+                     *         }
+                     *       }
+                     *     }
+                     */
                     "application/json": components["schemas"]["House"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     identity: {
@@ -3166,18 +7456,27 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "authority": "the Sound's plant health office, harbour house, weekdays 9 to 16",
+                     *       "lab": "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number",
+                     *       "lat": 50.2,
+                     *       "lon": -5.3,
+                     *       "name": "Merrin Sound Plant Desk",
+                     *       "place": "Merrin Sound, covered market",
+                     *       "units": "metric",
+                     *       "zone": "Europe/London"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Identity"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-identity": {
@@ -3191,6 +7490,18 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "authority": "the Sound's plant health office, harbour house, weekdays 9 to 16",
+                 *       "lab": "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number",
+                 *       "lat": 50.2,
+                 *       "lon": -5.3,
+                 *       "name": "Merrin Sound Plant Desk",
+                 *       "place": "Merrin Sound, covered market",
+                 *       "units": "metric",
+                 *       "zone": "Europe/London"
+                 *     }
+                 */
                 "application/json": components["schemas"]["Identity"];
             };
         };
@@ -3202,18 +7513,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "authority": "the Sound's plant health office, harbour house, weekdays 9 to 16",
+                     *       "lab": "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number",
+                     *       "lat": 50.2,
+                     *       "lon": -5.3,
+                     *       "name": "Merrin Sound Plant Desk",
+                     *       "place": "Merrin Sound, covered market",
+                     *       "units": "metric",
+                     *       "zone": "Europe/London"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Identity"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     need: {
@@ -3225,6 +7552,18 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "plants": [
+                 *         {
+                 *           "count": 2,
+                 *           "heightCm": 80,
+                 *           "leaf": "dense",
+                 *           "widthCm": 60
+                 *         }
+                 *       ]
+                 *     }
+                 */
                 "application/json": components["schemas"]["NeedInput"];
             };
         };
@@ -3235,18 +7574,28 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "lines": [
+                     *         "2 of 80 by 60 cm, dense: about 288 mL each"
+                     *       ],
+                     *       "ml": 576,
+                     *       "rule": "height times width, by how leafy it is, wetted until both sides drip; an estimate, judgement: the first filling tells",
+                     *       "text": "600 mL"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Need"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     page: {
@@ -3266,18 +7615,83 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "advisor": "Odile",
+                     *       "always": [
+                     *         "The product label and local law come first; where they differ from this advice, they win."
+                     *       ],
+                     *       "amounts": [],
+                     *       "askOn": "Saturday 25 July",
+                     *       "date": "Saturday 11 July 2026",
+                     *       "days": [
+                     *         "Saturday 11 July"
+                     *       ],
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *       "grower": "Ilse",
+                     *       "handed": true,
+                     *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *       "lookFor": [
+                     *         "two dark spots on the back"
+                     *       ],
+                     *       "mix": {
+                     *         "buy": [
+                     *           "15 mL of insecticidal soap for one treatment"
+                     *         ],
+                     *         "lines": [
+                     *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *         ],
+                     *         "notes": [
+                     *           "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *         ],
+                     *         "order": [
+                     *           "Half fill the sprayer with water."
+                     *         ],
+                     *         "product": "Insecticidal soap"
+                     *       },
+                     *       "mustNot": [
+                     *         "Pyrethrins: they kill the helpers and mites come back worse."
+                     *       ],
+                     *       "number": "26-0027",
+                     *       "place": "Merrin Sound, covered market",
+                     *       "plant": "Runner bean",
+                     *       "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *       "steps": [
+                     *         {
+                     *           "cautions": [
+                     *             "Patch test three leaves and wait two days."
+                     *           ],
+                     *           "how": [
+                     *             "Spray in the evening until both sides of every leaf drip."
+                     *           ],
+                     *           "name": "Insecticidal soap",
+                     *           "storage": "cool, dry, locked, not frozen",
+                     *           "wear": [
+                     *             "gloves"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "sure": "This is most likely; we were not able to be quite sure.",
+                     *       "title": "Two-spotted spider mite",
+                     *       "together": [
+                     *         "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *       ],
+                     *       "token": "k3Jt0Vq-example-of-a-token",
+                     *       "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *       "why": [
+                     *         "heat"
+                     *       ]
+                     *     }
+                     */
                     "application/json": components["schemas"]["Sheet"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     people: {
@@ -3295,18 +7709,26 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Person"][];
+                    /**
+                     * @example [
+                     *       {
+                     *         "active": true,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "login": "ansel",
+                     *         "name": "Ansel",
+                     *         "role": "advisor"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Account"][];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "add-person": {
@@ -3318,6 +7740,14 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "login": "isolde",
+                 *       "name": "Isolde",
+                 *       "password": "a-long-password",
+                 *       "role": "trainee"
+                 *     }
+                 */
                 "application/json": components["schemas"]["NewPerson"];
             };
         };
@@ -3328,18 +7758,83 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "login": "isolde",
+                     *       "name": "Isolde",
+                     *       "role": "trainee"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Person"];
                 };
             };
-            /** @description Error */
-            default: {
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "set-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "role": "advisor"
+                 *     }
+                 */
+                "application/json": components["schemas"]["Change"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["Problem"];
+                    /**
+                     * @example {
+                     *       "active": true,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "login": "isolde",
+                     *       "name": "Isolde",
+                     *       "role": "advisor"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Account"];
                 };
             };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     place: {
@@ -3351,6 +7846,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "area": "3 m2",
+                 *       "remedy": "iron-bait"
+                 *     }
+                 */
                 "application/json": components["schemas"]["PlaceInput"];
             };
         };
@@ -3361,18 +7862,36 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "by": "",
+                     *       "dose": "soil",
+                     *       "input": {
+                     *         "area": "3 m2",
+                     *         "remedy": "iron-bait"
+                     *       },
+                     *       "placed": {
+                     *         "amount": 10.5,
+                     *         "lines": [],
+                     *         "range": "6 g to 15 g",
+                     *         "text": "10.5 g",
+                     *         "unit": "g"
+                     *       },
+                     *       "remedy": "iron-bait"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Dosed"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     search: {
@@ -3392,18 +7911,34 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "cause": "rose-black-spot",
+                     *         "causeName": "Rose black spot",
+                     *         "certainty": 1,
+                     *         "createdAt": "2026-02-11T13:00:00Z",
+                     *         "degree": "settled",
+                     *         "grower": "Corin Pell",
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "line": "black spots, leaves falling",
+                     *         "number": "26-0001",
+                     *         "plant": "Rose",
+                     *         "stage": "closed",
+                     *         "urgency": 0,
+                     *         "version": 10
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["Tag"][];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     session: {
@@ -3411,10 +7946,7 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: {
-                /** @description the session */
-                botanik_session?: string;
-            };
+            cookie?: never;
         };
         requestBody?: never;
         responses: {
@@ -3424,18 +7956,37 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "desk": {
+                     *         "authority": "the Sound's plant health office, harbour house, weekdays 9 to 16",
+                     *         "lab": "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number",
+                     *         "lat": 50.2,
+                     *         "lon": -5.3,
+                     *         "name": "Merrin Sound Plant Desk",
+                     *         "place": "Merrin Sound, covered market",
+                     *         "units": "metric",
+                     *         "zone": "Europe/London"
+                     *       },
+                     *       "now": "2026-07-11",
+                     *       "person": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "login": "odile",
+                     *         "name": "Odile",
+                     *         "role": "coordinator"
+                     *       },
+                     *       "token": "k3Jt0Vq-example-of-a-token"
+                     *     }
+                     */
                     "application/json": components["schemas"]["SessionBody"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "sign-in": {
@@ -3447,6 +7998,12 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "login": "odile",
+                 *       "password": "merrin-sound"
+                 *     }
+                 */
                 "application/json": components["schemas"]["SignInInBody"];
             };
         };
@@ -3458,18 +8015,40 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "desk": {
+                     *         "authority": "the Sound's plant health office, harbour house, weekdays 9 to 16",
+                     *         "lab": "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number",
+                     *         "lat": 50.2,
+                     *         "lon": -5.3,
+                     *         "name": "Merrin Sound Plant Desk",
+                     *         "place": "Merrin Sound, covered market",
+                     *         "units": "metric",
+                     *         "zone": "Europe/London"
+                     *       },
+                     *       "now": "2026-07-11",
+                     *       "person": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "login": "odile",
+                     *         "name": "Odile",
+                     *         "role": "coordinator"
+                     *       },
+                     *       "token": "k3Jt0Vq-example-of-a-token"
+                     *     }
+                     */
                     "application/json": components["schemas"]["SessionBody"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "sign-out": {
@@ -3477,9 +8056,7 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: {
-                botanik_session?: string;
-            };
+            cookie?: never;
         };
         requestBody?: never;
         responses: {
@@ -3491,15 +8068,93 @@ export interface operations {
                 };
                 content?: never;
             };
-            /** @description Error */
-            default: {
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "set-password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "old": "merrin-sound",
+                 *       "password": "another-long-password"
+                 *     }
+                 */
+                "application/json": components["schemas"]["Set-passwordRequest"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
+                content?: never;
             };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "sign-out-everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    "Set-Cookie"?: string;
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
         };
     };
     split: {
@@ -3519,18 +8174,31 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "divergence": 10.814941881107742,
+                     *         "expect": [
+                     *           [
+                     *             "nothing stirs"
+                     *           ]
+                     *         ],
+                     *         "finding": "touch",
+                     *         "minutes": 0.3,
+                     *         "name": "Touch or blow, what does it do",
+                     *         "perMinute": 13.518677351384678
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["SplitLook"][];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     today: {
@@ -3548,24 +8216,109 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "ask": [
+                     *         {
+                     *           "askOn": "2026-07-04",
+                     *           "call": false,
+                     *           "cause": "brown-soft-scale",
+                     *           "causeName": "Brown soft scale",
+                     *           "certainty": 1,
+                     *           "contact": "corin at the net loft",
+                     *           "createdAt": "2026-06-17T13:00:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "Corin Pell",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "late": 7,
+                     *           "line": "sticky, sooty, brown domes",
+                     *           "number": "26-0010",
+                     *           "plant": "Bay",
+                     *           "stage": "handed",
+                     *           "urgency": 0,
+                     *           "version": 10,
+                     *           "what": "Brown soft scale · Wipe off with a damp cloth",
+                     *           "when": "7 days late"
+                     *         }
+                     *       ],
+                     *       "bench": [
+                     *         {
+                     *           "certainty": 0.15,
+                     *           "createdAt": "2026-07-11T11:24:00Z",
+                     *           "grower": "Digory Nance",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "line": "bumps on stems, not sticky",
+                     *           "number": "26-0022",
+                     *           "plant": "Olive",
+                     *           "stage": "bench",
+                     *           "urgency": 0,
+                     *           "version": 3
+                     *         }
+                     *       ],
+                     *       "brought": 7,
+                     *       "date": "Saturday 11 July 2026",
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "longestMinutes": 38,
+                     *       "notices": [
+                     *         {
+                     *           "bold": "Regulated suspect on the bench: 26-0015.",
+                     *           "case": "01K0EXAMPLE000000000000000",
+                     *           "kind": "regulated",
+                     *           "text": "Keep it bagged and apart; it goes to the authority."
+                     *         }
+                     *       ],
+                     *       "ready": [
+                     *         {
+                     *           "cause": "vine-weevil-grub",
+                     *           "causeName": "Vine weevil grubs",
+                     *           "certainty": 1,
+                     *           "createdAt": "2026-05-01T13:00:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "Maeve Tully",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "line": "wilted overnight though it was watered",
+                     *           "number": "26-0006",
+                     *           "plant": "Fuchsia",
+                     *           "stage": "ready",
+                     *           "urgency": 0,
+                     *           "version": 9
+                     *         }
+                     *       ],
+                     *       "waiting": [
+                     *         {
+                     *           "certainty": 0,
+                     *           "createdAt": "2026-07-11T12:22:00Z",
+                     *           "grower": "Talan Moor",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "line": "black streaks, stunted",
+                     *           "number": "26-0024",
+                     *           "plant": "Hellebore",
+                     *           "stage": "waiting",
+                     *           "urgency": 2,
+                     *           "version": 1
+                     *         }
+                     *       ],
+                     *       "weather": "Simulated forecast: 10 to 23 °C, 1.7 mm of rain, wind 1 m/s."
+                     *     }
+                     */
                     "application/json": components["schemas"]["Today"];
                 };
             };
-            /** @description Error */
-            default: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
-            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     vocabulary: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description the tag of the one at hand */
+                "If-None-Match"?: string;
+            };
             path?: never;
             cookie?: never;
         };
@@ -3574,21 +8327,139 @@ export interface operations {
             /** @description OK */
             200: {
                 headers: {
+                    "Cache-Control"?: string;
+                    ETag?: string;
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "causes": [
+                     *         {
+                     *           "class": "injury",
+                     *           "drawing": {
+                     *             "damage": [
+                     *               "glassy"
+                     *             ],
+                     *             "subject": "leaf"
+                     *           },
+                     *           "group": "spray injury",
+                     *           "id": "alcohol-chill",
+                     *           "kind": "injury",
+                     *           "labOnly": false,
+                     *           "name": "Alcohol left to dry on the leaf",
+                     *           "regulated": false,
+                     *           "stages": [],
+                     *           "tolerable": "it stops by itself",
+                     *           "unit": ""
+                     *         }
+                     *       ],
+                     *       "findings": [
+                     *         {
+                     *           "fresh": true,
+                     *           "from": "herbarium/findings/1-asked.yaml",
+                     *           "hint": "before thinking, at arm's length",
+                     *           "how": "eye",
+                     *           "id": "main-sign",
+                     *           "minutes": 0.2,
+                     *           "name": "What strikes you first",
+                     *           "part": "plant",
+                     *           "short": "first sight",
+                     *           "states": [
+                     *             {
+                     *               "background": "seldom",
+                     *               "id": "flecks",
+                     *               "name": "pale flecks, silver or bronze",
+                     *               "said": "flecks or silver strike one first"
+                     *             }
+                     *           ],
+                     *           "topic": "at first sight"
+                     *         }
+                     *       ],
+                     *       "hosts": [
+                     *         {
+                     *           "beeVisited": false,
+                     *           "dormant": false,
+                     *           "family": "gesneriaceae",
+                     *           "form": "houseplant",
+                     *           "from": "herbarium/hosts/2-indoor.yaml",
+                     *           "id": "african-violet",
+                     *           "leaf": "round",
+                     *           "name": "African violet",
+                     *           "scientific": "Saintpaulia",
+                     *           "sensitive": {
+                     *             "alcohol": "care",
+                     *             "oil": "never",
+                     *             "soap": "care"
+                     *           },
+                     *           "source": "general horticultural texts (hairy leaves spot and burn)"
+                     *         }
+                     *       ],
+                     *       "remedies": [
+                     *         {
+                     *           "bloom": "fine",
+                     *           "cautions": [
+                     *             "A sudden move into sun scorches leaves."
+                     *           ],
+                     *           "food": "fine",
+                     *           "from": "herbarium/remedies/1-by-hand.yaml",
+                     *           "hazards": {
+                     *             "bees": 0,
+                     *             "helpers": 0,
+                     *             "people": 0,
+                     *             "pets": 0,
+                     *             "plant": 0,
+                     *             "water": 0
+                     *           },
+                     *           "how": [
+                     *             "Thin the middle of the plant, space pots a hand apart."
+                     *           ],
+                     *           "id": "air-light",
+                     *           "indoors": "fine",
+                     *           "kills": {
+                     *             "protects": 0.3
+                     *           },
+                     *           "kind": "culture",
+                     *           "name": "More air and light",
+                     *           "rung": 2,
+                     *           "source": "general extension practice"
+                     *         }
+                     *       ],
+                     *       "schools": [
+                     *         {
+                     *           "default": "computed",
+                     *           "from": "herbarium/schools.yaml",
+                     *           "id": "rhythm",
+                     *           "options": [
+                     *             {
+                     *               "does": "from egg time, time to adulthood and temperature, inside the label's range",
+                     *               "id": "computed",
+                     *               "name": "computed"
+                     *             }
+                     *           ],
+                     *           "question": "How often is a treatment repeated?",
+                     *           "source": "extension texts differ; the computed window is from life-table literature",
+                     *           "why": "a rhythm that fits the eggs at this temperature catches what a fixed one misses"
+                     *         }
+                     *       ]
+                     *     }
+                     */
                     "application/json": components["schemas"]["Vocabulary"];
                 };
             };
-            /** @description Error */
-            default: {
+            /** @description Not Modified */
+            304: {
                 headers: {
                     [name: string]: unknown;
                 };
-                content: {
-                    "application/problem+json": components["schemas"]["Problem"];
-                };
+                content?: never;
             };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
 }

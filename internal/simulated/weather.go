@@ -1,10 +1,11 @@
-package standin
+package simulated
 
 import (
 	"fmt"
 	"hash/fnv"
 	"math"
-	"time"
+
+	"botanik/core/civil"
 )
 
 // Day is a simulated day of weather at a desk.
@@ -26,7 +27,7 @@ type Station struct {
 }
 
 // Day gives the weather of a day.
-func (s Station) Day(t time.Time) Day {
+func (s Station) Day(t civil.Day) Day {
 	doy := float64(t.YearDay())
 	phase := 2 * math.Pi * (doy - 205) / 365.25
 	if s.Lat < 0 {
@@ -34,7 +35,7 @@ func (s Station) Day(t time.Time) Day {
 	}
 	mean := 10.5 + 6.5*math.Cos(phase) + 3*(s.noise(t, "t")-.5)
 	swing := 3 + 4*s.noise(t, "s")
-	d := Day{Date: t.Format("2006-01-02"), MinC: round(mean - swing), MaxC: round(mean + swing), EveningC: round(mean + swing*.35), WindMs: round(1 + 7*s.noise(t, "w"))}
+	d := Day{Date: t.String(), MinC: round(mean - swing), MaxC: round(mean + swing), EveningC: round(mean + swing*.35), WindMs: round(1 + 7*s.noise(t, "w"))}
 	if r := s.noise(t, "r"); r > .55 {
 		d.RainMm = round((r - .55) * 30)
 	}
@@ -47,19 +48,19 @@ func (s Station) Day(t time.Time) Day {
 }
 
 // Mean is the average temperature of the n days from t, °C.
-func (s Station) Mean(t time.Time, n int) float64 {
+func (s Station) Mean(t civil.Day, n int) float64 {
 	sum := 0.0
 	for i := range n {
-		d := s.Day(t.AddDate(0, 0, i))
+		d := s.Day(t.Add(i))
 		sum += (d.MinC + d.MaxC) / 2
 	}
 	return sum / float64(n)
 }
 
 // noise is a fixed number in [0, 1) for a place, day and purpose.
-func (s Station) noise(t time.Time, what string) float64 {
+func (s Station) noise(t civil.Day, what string) float64 {
 	h := fnv.New64a()
-	_, _ = fmt.Fprintf(h, "%s|%s|%s", s.Place, t.Format("2006-01-02"), what)
+	_, _ = fmt.Fprintf(h, "%s|%s|%s", s.Place, t.String(), what)
 	return float64(h.Sum64()%100_000) / 100_000
 }
 

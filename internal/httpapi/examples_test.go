@@ -1,0 +1,149 @@
+package httpapi_test
+
+import (
+	"encoding/json"
+	"flag"
+	"fmt"
+	"os"
+	"strings"
+	"testing"
+
+	"botanik/internal/demo"
+	"botanik/internal/httpapi"
+
+	"github.com/stretchr/testify/require"
+)
+
+var record = flag.Bool("record", false, "write examples.json from what the demo desk answers")
+
+// TestExamples plays one request of every operation at the demo desk. With
+// -record its requests and answers become the examples of the description; else
+// it holds that each still gets the same kind of answer.
+func TestExamples(t *testing.T) {
+	c := newDesk(t)
+	out := map[string]httpapi.Example{}
+	keep := func(id string, request any, a answer, want int) answer {
+		t.Helper()
+		require.Equal(t, want, a.Status, "%s: %s", id, a.Raw)
+		var v any
+		if a.Raw != "" && strings.HasPrefix(a.Header.Get("Content-Type"), "application/json") {
+			require.NoError(t, json.Unmarshal([]byte(a.Raw), &v))
+		}
+		out[id] = httpapi.Example{Request: request, Response: shortened("", v)}
+		return a
+	}
+	in := map[string]any{"login": "odile", "password": demo.Password}
+	a := keep("sign-in", in, c.call("POST", "/api/v1/session", in), 200)
+	o := *c
+	o.cookie, o.token = strings.Split(a.Header.Get("Set-Cookie"), ";")[0], a.Body["token"].(string)
+	read := func(id, path string) answer { t.Helper(); return keep(id, nil, o.call("GET", path, nil), 200) }
+	ask := func(id, path string, body map[string]any) answer {
+		t.Helper()
+		return keep(id, body, o.call("POST", path, body), 200)
+	}
+	read("session", "/api/v1/session")
+	read("today", "/api/v1/today")
+	read("vocabulary", "/api/v1/vocabulary")
+	read("cause", "/api/v1/causes/two-spotted-mite")
+	read("list-cases", "/api/v1/cases?stage=handed&limit=1")
+	read("search", "/api/v1/search?q=rose")
+	read("split", "/api/v1/split?cause=two-spotted-mite&cause=rose-leafhopper")
+	read("browse", "/api/v1/browse?host=rose&seen=spots%3Dfeathery")
+	ask("blend", "/api/v1/blend", map[string]any{"remedy": "soap", "use": "middle", "volume": "1 L", "spoons": "metric"})
+	ask("place", "/api/v1/place", map[string]any{"remedy": "iron-bait", "area": "3 m2"})
+	ask("need", "/api/v1/need", map[string]any{"plants": []any{map[string]any{"count": 2, "heightCm": 80, "widthCm": 60, "leaf": "dense"}}})
+	ask("convert", "/api/v1/convert", map[string]any{"amount": "2 US tbsp", "to": "mL"})
+	ask("earlier", "/api/v1/earlier", map[string]any{"text": "soap 9 days ago, neem on Tuesday"})
+
+	sample := bean()
+	v := keep("check-in", sample, o.call("POST", "/api/v1/cases", sample, "Idempotency-Key", "0a7c2f4e-example"), 201)
+	at := "/api/v1/cases/" + v.Body["id"].(string)
+	do := func(id, method, path string, body map[string]any) answer {
+		t.Helper()
+		v = keep(id, body, o.call(method, at+path, body, "If-Match", v.Header.Get("ETag")), 200)
+		return v
+	}
+	read("case", at)
+	do("set-intake", "PUT", "/intake", sample)
+	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
+	do("undo", "POST", "/undo", map[string]any{})
+	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
+	pic := o.call("POST", at+"/photos?name=leaf.png", aPicture(t), "Content-Type", "application/octet-stream", "If-Match", v.Header.Get("ETag"))
+	v = keep("add-photo", nil, pic, 200)
+	v = keep("drop-photo", nil, o.call("DELETE", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string), nil, "If-Match", v.Header.Get("ETag")), 200)
+	wren := c.signIn("wren")
+	v = wren.call("PUT", at+"/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"}, "If-Match", v.Header.Get("ETag"))
+	do("review", "POST", "/review", map[string]any{"agree": true})
+	do("set-verdict", "PUT", "/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"})
+	ask("weigh", at+"/weigh", map[string]any{"counts": []any{4, 0, 12, 7, 3}})
+	do("set-act", "PUT", "/act", map[string]any{"counts": []any{4, 0, 12, 7, 3}, "choice": "act", "pressure": "moderate"})
+	read("advice", at+"/advice")
+	do("set-school", "PUT", "/school", map[string]any{"school": "rhythm", "option": "weekly"})
+	do("set-remedy", "PUT", "/remedy", map[string]any{"remedies": []any{"soap", "hose-off"}})
+	do("set-mix", "PUT", "/mix", map[string]any{"remedy": "soap", "volume": "1 L", "sprayer": "1 L", "spoons": "metric"})
+	ask("plan-days", at+"/plan-days", map[string]any{"count": 2})
+	do("set-days", "PUT", "/days", map[string]any{"count": 2})
+	read("sheet", at+"/sheet")
+	do("hand-over", "POST", "/handover", map[string]any{})
+	keep("page", nil, c.call("GET", "/api/v1/page/"+v.Body["handover"].(map[string]any)["token"].(string), nil), 200)
+	do("follow-up", "POST", "/followup", map[string]any{"count": map[string]any{"beforeCounts": []any{14, 9, 22, 11, 17}, "afterCounts": []any{1, 0, 3, 2, 0}}, "note": "much better"})
+	do("next-round", "POST", "/round", map[string]any{"move": "bring back"})
+	bait := o.call("POST", "/api/v1/cases", map[string]any{"grower": "Ilse", "plant": "hosta", "place": "garden", "story": "holes"}, "Idempotency-Key", "1b7c2f4e-example")
+	b := "/api/v1/cases/" + bait.Body["id"].(string)
+	bait = o.call("PUT", b+"/verdict", map[string]any{"cause": "slug", "degree": "open"}, "If-Match", bait.Header.Get("ETag"))
+	require.Equal(t, 200, bait.Status, bait.Raw)
+	bait = o.call("PUT", b+"/remedy", map[string]any{"remedies": []string{"iron-bait"}}, "If-Match", bait.Header.Get("ETag"))
+	require.Equal(t, 200, bait.Status, bait.Raw)
+	dose := map[string]any{"remedy": "iron-bait", "area": "3 m2"}
+	keep("set-dose", dose, o.call("PUT", b+"/dose", dose, "If-Match", bait.Header.Get("ETag")), 200)
+	do("close", "POST", "/close", map[string]any{"outcome": "unknown", "note": "moved away"})
+	do("reopen", "POST", "/reopen", map[string]any{})
+	read("story", at+"/story")
+
+	h := read("house", "/api/v1/house")
+	rules := map[string]any{"policy": map[string]any{"pyrethrins": map[string]any{"use": "heavy", "why": "the market keeps bees on the roof"}}}
+	keep("set-house", rules, o.call("PUT", "/api/v1/house", rules, "If-Match", h.Header.Get("ETag")), 200)
+	i := read("identity", "/api/v1/identity")
+	keep("set-identity", i.Body, o.call("PUT", "/api/v1/identity", i.Body, "If-Match", i.Header.Get("ETag")), 200)
+	read("people", "/api/v1/people")
+	person := map[string]any{"login": "isolde", "name": "Isolde", "role": "trainee", "password": "a-long-password"}
+	p := keep("add-person", person, o.call("POST", "/api/v1/people", person), 200)
+	change := map[string]any{"role": "advisor"}
+	keep("set-person", change, o.call("PUT", "/api/v1/people/"+p.Body["id"].(string), change), 200)
+	pass := map[string]any{"old": demo.Password, "password": "another-long-password"}
+	keep("set-password", pass, o.call("PUT", "/api/v1/session/password", pass), 204)
+
+	if *record {
+		raw, err := json.MarshalIndent(out, "", " ")
+		require.NoError(t, err)
+		require.NoError(t, os.WriteFile("examples.json", append(raw, '\n'), 0o644))
+		fmt.Println(len(out), "examples,", len(raw)/1024, "kB")
+	}
+}
+
+// shortened keeps the first of every list, and tokens that are nobody's.
+func shortened(key string, v any) any {
+	switch x := v.(type) {
+	case []any:
+		if len(x) > 1 {
+			x = x[:1]
+		}
+		for i := range x {
+			x[i] = shortened("", x[i])
+		}
+		return x
+	case map[string]any:
+		for k := range x {
+			x[k] = shortened(k, x[k])
+		}
+		return x
+	case string:
+		switch {
+		case key == "token":
+			return "k3Jt0Vq-example-of-a-token"
+		case len(x) == 26 && strings.HasPrefix(x, "01") && strings.ToUpper(x) == x: // made anew each time
+			return "01K0EXAMPLE000000000000000"
+		}
+	}
+	return v
+}
