@@ -9,7 +9,7 @@ SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
 WEBFILES := $(shell find web/src web/public web/index.html web/vite.config.ts web/package-lock.json -type f)
 
-.PHONY: demo test dev check shots bench build clean browser api
+.PHONY: demo test dev check shots bench attack build clean browser api
 
 demo: build
 	./$(BIN) demo
@@ -35,7 +35,7 @@ test: browser $(PAGE)
 	cd web && npx --no-install tsc --noEmit && npx --no-install vitest run
 	go build ./...
 	go vet ./...
-	go test -count=1 -timeout 12m ./...
+	go test -count=1 -timeout 20m ./...
 
 # Hot reload: the page on :5173, the desk on :8080.
 dev: $(WEB)
@@ -51,6 +51,7 @@ check: $(PAGE)
 	go vet ./...
 	go tool -modfile=tools/go.mod golangci-lint run ./...
 	cd web && npx --no-install biome check src && npx --no-install tsc --noEmit
+	cd web && REDOCLY_TELEMETRY=off REDOCLY_SUPPRESS_UPDATE_NOTICE=true npx --no-install redocly lint --extends recommended-strict --format summary ../internal/httpapi/openapi.json 2>&1 | grep -vE 'Node|^ *[║╔╚]|npm warn' ; exit $${PIPESTATUS[0]}
 	go run ./cmd/botanik kb check
 	@go run ./cmd/botanik openapi | diff -q - internal/httpapi/openapi.json >/dev/null || (echo "internal/httpapi/openapi.json is stale: make api"; exit 1)
 	@cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o /tmp/botanik-schema.d.ts >/dev/null 2>&1 && diff -q /tmp/botanik-schema.d.ts src/api/schema.d.ts >/dev/null || (echo "web/src/api/schema.d.ts is stale: make api"; exit 1)
@@ -58,6 +59,11 @@ check: $(PAGE)
 # Pictures of the demo desk for the README.
 shots: browser $(PAGE)
 	BOTANIK_SHOTS=$(CURDIR)/docs/screenshots go test ./e2e -run 'TestShots' -count=1 -v
+
+# The attack of docs/robustness.md in full, some ten minutes: kills, stops,
+# floods, bombs, a soak.
+attack: $(PAGE)
+	BOTANIK_ATTACK=1 go test ./e2e -run 'TestKilled|TestStopped|TestAFlood|TestSoak' -count=1 -timeout 40m -v | grep -vE '^(\{|=== )'
 
 # One line each: bench NAME: measured R, goal G (ratios of one run).
 bench: $(PAGE)

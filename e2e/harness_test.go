@@ -75,7 +75,7 @@ func (p *program) run() {
 		}
 		_ = r.Body.Close()
 		return r.StatusCode == http.StatusOK
-	}, 30*time.Second, 50*time.Millisecond, "the desk did not open")
+	}, patience, 50*time.Millisecond, "the desk did not open")
 }
 
 func (p *program) stop(sig syscall.Signal) {
@@ -93,6 +93,9 @@ func (p *program) restart() {
 	p.args = []string{"serve"}
 	p.run()
 }
+
+// patience is how long a journey waits for one thing; a busy machine is slow.
+const patience = 90 * time.Second
 
 // page is one browser tab.
 type page struct {
@@ -120,7 +123,7 @@ func browse(t *testing.T, base string, w, h int64) *page {
 		chromedp.WindowSize(int(w), int(h)))
 	actx, cancelA := chromedp.NewExecAllocator(context.Background(), opts...)
 	ctx, cancel := chromedp.NewContext(actx)
-	ctx, cancelT := context.WithTimeout(ctx, 6*time.Minute)
+	ctx, cancelT := context.WithTimeout(ctx, 10*time.Minute)
 	t.Cleanup(func() { cancelT(); cancel(); cancelA() })
 	p := &page{t, ctx, base}
 	chromedp.ListenTarget(ctx, func(ev any) {
@@ -167,7 +170,7 @@ func (p *page) signIn(login string) {
 // see waits until something is visible.
 func (p *page) see(css string) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, 40*time.Second)
+	ctx, cancel := context.WithTimeout(p.ctx, patience)
 	defer cancel()
 	if err := chromedp.Run(ctx, chromedp.WaitVisible(css, chromedp.ByQuery)); err != nil {
 		p.fail(fmt.Errorf("not seen: %s: %w", css, err))
@@ -177,7 +180,7 @@ func (p *page) see(css string) {
 // read waits until the page holds some words.
 func (p *page) read(words string) {
 	p.t.Helper()
-	deadline := time.Now().Add(40 * time.Second)
+	deadline := time.Now().Add(patience)
 	for {
 		if strings.Contains(p.text("body"), words) {
 			return
@@ -189,19 +192,28 @@ func (p *page) read(words string) {
 	}
 }
 
+// until waits until an expression of the page is true.
+func (p *page) until(what, js string) {
+	p.t.Helper()
+	deadline := time.Now().Add(patience)
+	for {
+		var ok bool
+		p.eval("!!("+js+")", &ok)
+		if ok {
+			return
+		}
+		if time.Now().After(deadline) {
+			p.fail(fmt.Errorf("waited in vain for %s", what))
+		}
+		time.Sleep(40 * time.Millisecond)
+	}
+}
+
 // focusIn waits until a field inside something has the focus.
 func (p *page) focusIn(css string) {
 	p.t.Helper()
 	p.see(css + " input")
-	for range 100 {
-		var in bool
-		p.eval(fmt.Sprintf(`document.activeElement.matches(%q)`, css+" input"), &in)
-		if in {
-			return
-		}
-		time.Sleep(50 * time.Millisecond)
-	}
-	p.fail(fmt.Errorf("the focus did not move into %s", css))
+	p.until("the focus to move into "+css, fmt.Sprintf(`document.activeElement.matches(%q)`, css+" input"))
 }
 
 func (p *page) text(css string) string {
@@ -234,8 +246,24 @@ func (p *page) press(keys ...string) {
 		} else {
 			p.typed(k)
 		}
-		time.Sleep(60 * time.Millisecond)
+		p.drawn()
 	}
+}
+
+// drawn waits until the page has taken what was done to it and drawn the answer:
+// two frames, which a page busy with the last key does not give.
+func (p *page) drawn() {
+	p.t.Helper()
+	var ok bool
+	p.do(chromedp.Evaluate(`new Promise(done => requestAnimationFrame(() => requestAnimationFrame(() => setTimeout(() => done(true)))))`, &ok, awaitPromise))
+}
+
+// still waits until the page stands still: its fonts are there and what it shows
+// is the same in two looks at it.
+func (p *page) still() {
+	p.t.Helper()
+	p.until("the page to stand still", `document.fonts.status === 'loaded' && window.__seen === (window.__seen = document.body.innerHTML.length + ':' + document.getAnimations().filter(a => a.playState === 'running').length)`)
+	p.drawn()
 }
 
 // typed sends each character as one key event that makes its own text, so that
@@ -256,7 +284,7 @@ func (p *page) eval(js string, into any) {
 
 func (p *page) shot(file string) {
 	p.t.Helper()
-	time.Sleep(350 * time.Millisecond)
+	p.still()
 	var buf []byte
 	p.do(chromedp.CaptureScreenshot(&buf))
 	require.NoError(p.t, os.MkdirAll(filepath.Dir(file), 0o755))

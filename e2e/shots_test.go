@@ -3,9 +3,12 @@ package e2e
 import (
 	"os"
 	"path/filepath"
+	"strings"
 	"testing"
 
 	"github.com/chromedp/chromedp"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // TestShots takes the pictures of docs/screenshots; make shots sets where.
@@ -68,9 +71,12 @@ func TestShots(t *testing.T) {
 		p.click(`[data-do=keep-remedy]`)
 		p.see(`[data-answer=mix]`)
 	})
-	take("bench-days", func() { p.click(`[data-do=keep-mix]`); p.see(`[data-answer=days]`) })
-	take("bench-handover", func() { p.click(`[data-do=keep-days]`); p.see(`.paper`) })
-	take("bench-story", func() { step("story"); p.see(`.storyline`) })
+	take("bench-handover", func() {
+		p.click(`[data-do=keep-mix]`)
+		p.see(`[data-answer=days]`)
+		p.click(`[data-do=keep-days]`)
+		p.see(`.paper`)
+	})
 	take("mixing-shelf", func() {
 		p.open("/mixing")
 		p.read("How much goes in")
@@ -78,11 +84,6 @@ func TestShots(t *testing.T) {
 		p.read("2 fillings of 1 L")
 	})
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
-	take("plate", func() { p.open("/plates/two-spotted-mite"); p.see(`[data-plate]`) })
-	take("side-by-side", func() {
-		p.open("/plates/compare?cause=two-spotted-mite&cause=rose-leafhopper&cause=lace-bug")
-		p.see(`[data-differs]`)
-	})
 	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })
 	p.do(chromedp.EmulateViewport(1280, 800))
@@ -92,7 +93,6 @@ func TestShots(t *testing.T) {
 		p.open("/")
 		p.read("Ask how it went")
 	})
-	take("bench-dark", func() { open("Olive"); step("look"); p.see(".find") })
 	p.do(chromedp.Evaluate(`localStorage.setItem('botanik.shade', 'light')`, nil))
 	p.do(chromedp.EmulateViewport(390, 844))
 	take("counter-narrow", func() { p.open("/"); p.read("Ask how it went") })
@@ -105,4 +105,18 @@ func TestShots(t *testing.T) {
 	})
 	p.do(chromedp.EmulateViewport(1280, 800))
 	take("house", func() { p.open("/house"); p.see(`[data-policy]`) })
+}
+
+// One picture of each main view, all of them in the README, with room for the
+// rooms to come.
+func TestEveryPictureIsShown(t *testing.T) {
+	readme, err := os.ReadFile("../README.md")
+	require.NoError(t, err)
+	files, err := filepath.Glob("../docs/screenshots/*.png")
+	require.NoError(t, err)
+	for _, f := range files {
+		assert.Contains(t, string(readme), "(docs/screenshots/"+filepath.Base(f)+")")
+	}
+	assert.Equal(t, len(files), strings.Count(string(readme), "(docs/screenshots/"), "none is shown that is not there")
+	assert.Less(t, len(files), 20)
 }

@@ -3,7 +3,6 @@ package e2e
 import (
 	"fmt"
 	"testing"
-	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -30,15 +29,7 @@ func (p *page) chooseIn(list, value string) {
 // gone waits until nothing matches any more.
 func (p *page) gone(css string) {
 	p.t.Helper()
-	for range 200 {
-		var there bool
-		p.eval(fmt.Sprintf(`!!document.querySelector(%q)`, css), &there)
-		if !there {
-			return
-		}
-		time.Sleep(50 * time.Millisecond)
-	}
-	p.fail(fmt.Errorf("still there: %s", css))
+	p.until(css+" to go", fmt.Sprintf(`!document.querySelector(%q)`, css))
 }
 
 func (p *page) value(name string) string {

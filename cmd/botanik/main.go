@@ -7,6 +7,7 @@ import (
 	"io"
 	"os"
 	"os/signal"
+	"runtime/debug"
 	"syscall"
 
 	"botanik/core/fault"
@@ -23,6 +24,11 @@ const (
 )
 
 func main() {
+	// A desk lives in a few dozen megabytes; pictures unfold for a moment. The
+	// collector is asked to keep that moment short. GOMEMLIMIT has the last word.
+	if os.Getenv("GOMEMLIMIT") == "" {
+		debug.SetMemoryLimit(160 << 20)
+	}
 	os.Exit(run())
 }
 

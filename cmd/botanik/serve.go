@@ -81,7 +81,7 @@ func serveCmd(base loadBase) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		ln, err := listener()
+		ln, err := listener(cmd.Context())
 		if err != nil {
 			return err
 		}
@@ -133,9 +133,9 @@ func options() (httpapi.Options, error) {
 
 // listener takes the address before any file is touched: a desk that cannot be
 // reached must change nothing.
-func listener() (net.Listener, error) {
+func listener(ctx context.Context) (net.Listener, error) {
 	addr := env("BOTANIK_ADDR", "127.0.0.1:8080")
-	ln, err := net.Listen("tcp", addr)
+	ln, err := new(net.ListenConfig).Listen(ctx, "tcp", addr)
 	if err != nil {
 		return nil, fmt.Errorf("%s cannot be listened on; choose another with BOTANIK_ADDR: %w", addr, err)
 	}
@@ -186,7 +186,7 @@ func demoCmd(base loadBase) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		ln, err := listener()
+		ln, err := listener(cmd.Context())
 		if err != nil {
 			return err
 		}

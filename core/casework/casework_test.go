@@ -3,7 +3,6 @@ package casework_test
 import (
 	"math"
 	"math/rand/v2"
-	"strings"
 	"testing"
 
 	"botanik/core/casework"
@@ -105,14 +104,20 @@ func TestJudgesIntervalWorkedByHand(t *testing.T) {
 	assert.Less(t, none.Low, 1.)
 }
 
+func TestJudgeTakesNoCountTooSmallToBeOne(t *testing.T) {
+	_, err := casework.Judge(casework.Recount{Before: 1e-320, After: 1, Units: 5})
+	require.Error(t, err)
+	assert.Equal(t, "before", fault.From(err)[0].Field)
+}
+
 func TestJudgeRefuses(t *testing.T) {
 	for field, c := range map[string]casework.Recount{
 		"before": {Before: 0, After: 1, Units: 5}, "after": {Before: 1, After: -1, Units: 5}, "afterCounts[1]": {BeforeCounts: []int{1, 2}, AfterCounts: []int{1, -2}}, "dispersion": {Before: 1, After: 1, Units: 5, Dispersion: 1e6}, "units": {Before: 1, After: 1},
-		"checkBefore": {Before: 1, After: 1, Units: 5, CheckAfter: f(1)}, "before ": {Before: 1e-320, After: 1, Units: 5}, "checkAfter": {Before: 1, After: 1, Units: 5, CheckBefore: f(1), CheckAfter: f(0)},
+		"checkBefore": {Before: 1, After: 1, Units: 5, CheckAfter: f(1)}, "checkAfter": {Before: 1, After: 1, Units: 5, CheckBefore: f(1), CheckAfter: f(0)},
 	} {
 		_, err := casework.Judge(c)
 		require.Error(t, err, field)
-		assert.Equal(t, strings.TrimSpace(field), fault.From(err)[0].Field)
+		assert.Equal(t, field, fault.From(err)[0].Field)
 	}
 }
 

@@ -95,6 +95,9 @@ type RepeatRequest struct {
 	Wait    int       // days the label wants between a treatment and picking
 }
 
+// Computed is the rhythm that is worked out from the pest's life.
+const Computed = "computed"
+
 // Rhythm is a school's answer to how often, as the days between treatments (0
 // to compute them) and whether it opens with a burst. A preset never undercuts
 // the label: it is moved out to the shortest gap. Extension texts differ; see

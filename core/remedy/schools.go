@@ -34,6 +34,14 @@ func choose(b *knowledge.Base, s *Situation, id string) Chosen {
 	return c
 }
 
+// Rhythm is the question of how often to treat.
+const Rhythm = "rhythm"
+
+// Answer is the option that holds for one question.
+func Answer(b *knowledge.Base, s Situation, school string) string {
+	return choose(b, &s, school).Option
+}
+
 // Schools lists the answers that hold, one for every question.
 func Schools(b *knowledge.Base, s Situation) []Chosen {
 	out := make([]Chosen, 0, len(b.Schools))

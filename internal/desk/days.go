@@ -16,7 +16,9 @@ import (
 type DaysInput struct {
 	Start string `json:"start,omitempty" maxLength:"10" doc:"first day, YYYY-MM-DD; today when left out"`
 	Count int    `json:"count,omitempty" minimum:"0" maximum:"12" doc:"treatments in this round; 3 when left out"`
-	Gap   int    `json:"gapDays,omitempty" minimum:"0" maximum:"60" doc:"a fixed rhythm; computed when left out"`
+	Gap   int    `json:"gapDays,omitempty" minimum:"0" maximum:"60" doc:"days between treatments; by the rhythm when left out"`
+
+	Rhythm string `json:"rhythm,omitempty" maxLength:"40" doc:"answer to the question of how often, by its id; the case's or the house's when left out"`
 }
 
 // PlanDays works the days out without writing them.
@@ -48,18 +50,12 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 	if in.Count > 0 {
 		req.Want = in.Count
 	}
-	school := "computed"
+	school := lifecycle.Computed
 	if in.Gap > 0 {
 		req.School = in.Gap
 	} else {
-		sit, err := s.situation(ctx, c)
-		if err != nil {
+		if school, err = s.rhythm(ctx, c, in.Rhythm); err != nil {
 			return Days{}, err
-		}
-		for _, x := range remedy.Schools(s.Base, sit) {
-			if x.School == "rhythm" {
-				school = x.Option
-			}
 		}
 		req.School, req.Burst = lifecycle.Rhythm(school, req.GapMin)
 	}
@@ -68,13 +64,29 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 		return Days{}, err
 	}
 	out := Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
-	if o := s.Base.School("rhythm").Option(school); school != "computed" && o != nil {
+	if o := s.Base.School(remedy.Rhythm).Option(school); school != lifecycle.Computed && o != nil {
 		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	for _, d := range sched.Days {
 		out.On = append(out.On, d.String())
 	}
 	return out, nil
+}
+
+// rhythm is the answer that holds to how often: the one asked for, else the
+// case's or the house's.
+func (s *Service) rhythm(ctx context.Context, c *Case, asked string) (string, error) {
+	if asked != "" {
+		if x := s.Base.School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
+			return "", fault.New("rhythm", fmt.Sprintf("%q is not an answer to how often", asked), "use an option of kb list schools, or leave it out")
+		}
+		return asked, nil
+	}
+	sit, err := s.situation(ctx, c)
+	if err != nil {
+		return "", err
+	}
+	return remedy.Answer(s.Base, sit, remedy.Rhythm), nil
 }
 
 // repeatRequest is what bears on the days of this case today, the rhythm left

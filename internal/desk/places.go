@@ -114,7 +114,7 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 		if len(next) == 0 {
 			c.Schools = nil
 		}
-		if school == "rhythm" {
+		if school == remedy.Rhythm {
 			c.Days = nil
 		}
 		return text, nil

@@ -129,6 +129,11 @@ func TestEveryOperationSaysWhatItNeedsAndAnswers(t *testing.T) {
 		at := method + " " + path
 		assert.NotEmpty(t, op["summary"], at)
 		assert.NotEmpty(t, op["tags"], at)
+		assert.NotEmpty(t, op["description"], at)
+		params, _ := op["parameters"].([]any)
+		for _, p := range params {
+			assert.NotEmpty(t, p.(map[string]any)["description"], "%s %v", at, p.(map[string]any)["name"])
+		}
 		sec, ok := op["security"].([]any)
 		assert.True(t, ok && len(sec) > 0, "%s does not say what it needs", at)
 		responses := op["responses"].(map[string]any)

@@ -41,15 +41,16 @@ func apiConfig() huma.Config {
 	c.OpenAPIPath, c.DocsPath, c.SchemasPath = "/api/openapi", "", ""
 	c.CreateHooks = nil // no $schema links in every answer
 	c.Info.Description = "The plant desk's API. Every change of a case sends its version in If-Match; creating sends an Idempotency-Key. Problems are RFC 9457 and name the field and the mend."
-	c.Info.License = &huma.License{Name: "MIT", Identifier: "MIT"}
+	c.Info.License = &huma.License{Name: "MIT", URL: "https://opensource.org/license/mit"}
+	c.Info.Contact = &huma.Contact{Name: "the coordinator of the desk"}
 	c.Servers = []*huma.Server{{URL: "/", Description: "the desk this page came from"}}
 	c.Tags = []*huma.Tag{
-		{Name: "session", Description: "Signing in and out, one's own password"},
 		{Name: "cases", Description: "A sample from the counter to the grower's hand and back"},
-		{Name: "herbarium", Description: "What the knowledge base holds"},
 		{Name: "computation", Description: "What is worked out without a case; nothing is written"},
-		{Name: "house", Description: "Rules of the house, who the desk is, and who may sign in"},
 		{Name: "grower", Description: "What a grower sees, without an account"},
+		{Name: "herbarium", Description: "What the knowledge base holds"},
+		{Name: "house", Description: "Rules of the house, who the desk is, and who may sign in"},
+		{Name: "session", Description: "Signing in and out, one's own password"},
 	}
 	c.Components.SecuritySchemes = map[string]*huma.SecurityScheme{
 		schemeSession: {Type: "apiKey", In: "cookie", Name: cookieName, Description: "set by signing in; __Host-" + cookieName + " where people come by https"},
@@ -136,6 +137,12 @@ func describe(api *huma.OpenAPI) error {
 					op.Responses[strconv.Itoa(code)] = &huma.Response{Description: http.StatusText(code)}
 				}
 			}
+			op.Description = op.Summary + ". " + needs(op)
+			for _, p := range op.Parameters {
+				if p.Description == "" {
+					p.Description = parameters[p.Name]
+				}
+			}
 			ex := all[op.OperationID]
 			if op.RequestBody != nil && ex.Request != nil {
 				if m := op.RequestBody.Content["application/json"]; m != nil {
@@ -154,6 +161,29 @@ func describe(api *huma.OpenAPI) error {
 		}
 	}
 	return nil
+}
+
+// parameters that need no more words than these where they stand.
+var parameters = map[string]string{
+	"id": "its id, as it was answered", "finding": "id of a finding of the herbarium", "photo": "id of the picture", "token": "the long random text of the page's address",
+	"If-Match": "the version you read, from its ETag", "stage": "stage of the case; every one when left out", "cursor": "where the page before ended", "limit": "how many at most",
+	"q": "words; a beginning is enough", "cause": "id of a cause, two or three times",
+}
+
+func needs(op *huma.Operation) string {
+	if len(op.Security) == 0 || len(op.Security[0]) == 0 {
+		return "Needs no session."
+	}
+	text := "Needs a session"
+	if _, ok := op.Security[0][schemeToken]; ok {
+		text += " and its token"
+	}
+	for _, code := range op.Errors {
+		if code == http.StatusPreconditionRequired {
+			return text + "; what carries a version is changed with If-Match."
+		}
+	}
+	return text + "."
 }
 
 // Describe gives the OpenAPI 3.1 document, from which the page's types are

@@ -2,6 +2,7 @@ package people
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"sync"
 	"sync/atomic"
@@ -70,7 +71,7 @@ func TestASignInOfOnesOwnDoesNotForgiveGuessing(t *testing.T) {
 	d.add("ansel", Advisor)
 	wrong := 0
 	for i := range 76 {
-		if d.try(fmt.Sprintf("name-%d", i), "one-password", "10.0.0.7") == ErrSignIn {
+		if errors.Is(d.try(fmt.Sprintf("name-%d", i), "one-password", "10.0.0.7"), ErrSignIn) {
 			wrong++
 		}
 		_ = d.try("ansel", "right-ansel", "10.0.0.7")
@@ -93,9 +94,9 @@ func TestManyGuessesAtOnceCountTooAndFewAreHashed(t *testing.T) {
 			switch err := d.try("ansel", password, "10.0.0.7"); {
 			case err == nil:
 				right.Add(1)
-			case err == ErrSignIn:
+			case errors.Is(err, ErrSignIn):
 				wrong.Add(1)
-			case err == ErrBusy:
+			case errors.Is(err, ErrBusy):
 				busy.Add(1)
 			case assert.ErrorAs(t, err, &w):
 				refused.Add(1)
@@ -124,7 +125,7 @@ func TestAFloodOfSignInsWaitsInsteadOfTakingAllMemory(t *testing.T) {
 				at.Add(-1)
 				return nil
 			})
-			if err == ErrBusy {
+			if errors.Is(err, ErrBusy) {
 				busy.Add(1)
 				started <- struct{}{}
 			}

@@ -3,8 +3,10 @@ package photo
 import (
 	"bytes"
 	"context"
+	"encoding/binary"
 	"fmt"
 	"image"
+	"image/color"
 	_ "image/jpeg" // read
 	_ "image/png"  // read
 	"net/http"
@@ -19,13 +21,14 @@ import (
 const (
 	MaxBytes  = 10 << 20   // of the file sent
 	maxPixels = 30_000_000 // a small file can unfold into a very large picture
+	maxUnfold = 120 << 20  // bytes a picture takes while it is drawn
 	maxSide   = 12_000     // a row of pixels is worked on as a whole
 	maxScans  = 100        // a progressive JPEG is drawn once for each; cameras write about ten
 	longSide  = 2000       // pixels kept: enough to see a mite's flecks
 	quality   = 85
 )
 
-// turns lets one picture be drawn at a time: unfolded, one takes up to 240 MB.
+// turns lets one picture be drawn at a time.
 var turns = make(chan struct{}, 1)
 
 // Picture is a JPEG drawn anew, upright, with no data beside it.
@@ -57,6 +60,9 @@ func Clean(ctx context.Context, data []byte) (Picture, error) {
 	if cfg.Width > maxSide || cfg.Height > maxSide || cfg.Width*cfg.Height > maxPixels {
 		return Picture{}, fault.New("photo", fmt.Sprintf("is %d by %d pixels", cfg.Width, cfg.Height), "send a smaller picture, up to 30 megapixels and 12 000 pixels a side")
 	}
+	if need := cfg.Width * cfg.Height * bytesPerPixel(kind, data, cfg); need > maxUnfold {
+		return Picture{}, fault.New("photo", fmt.Sprintf("is %d by %d pixels of a kind that takes %d MB to draw", cfg.Width, cfg.Height, need>>20), "save it smaller, or as a plain JPEG")
+	}
 	if kind == "image/jpeg" && scans(data) > maxScans {
 		return Picture{}, fault.New("photo", "is a JPEG of more than 100 scans, which no camera writes", "save it anew with a picture program and send that")
 	}
@@ -67,6 +73,35 @@ func Clean(ctx context.Context, data []byte) (Picture, error) {
 		return Picture{}, ctx.Err()
 	}
 	return redraw(data)
+}
+
+// bytesPerPixel is what the decoder holds for each pixel: the colours, and of a
+// progressive JPEG all its coefficients as 32-bit numbers beside them.
+func bytesPerPixel(kind string, data []byte, cfg image.Config) int {
+	switch {
+	case kind == "image/jpeg" && progressive(data):
+		return 15
+	case cfg.ColorModel == color.NRGBA64Model || cfg.ColorModel == color.RGBA64Model:
+		return 8
+	case kind == "image/jpeg":
+		return 3
+	}
+	return 4
+}
+
+// progressive looks for the frame's marker among the segments before the first
+// scan.
+func progressive(data []byte) bool {
+	for at := 2; at+4 <= len(data) && data[at] == 0xff; {
+		switch data[at+1] {
+		case 0xc2, 0xc6, 0xca, 0xce:
+			return true
+		case 0xda:
+			return false
+		}
+		at += 2 + int(binary.BigEndian.Uint16(data[at+2:]))
+	}
+	return false
 }
 
 // scans counts the start-of-scan markers of a JPEG. Inside a scan a byte FF is

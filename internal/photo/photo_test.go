@@ -134,10 +134,21 @@ func TestPictureBombsAreRefusedBeforeTheyUnfold(t *testing.T) {
 		out = append(out, chunk...)
 		return binary.BigEndian.AppendUint32(out, crc32.ChecksumIEEE(chunk))
 	}
+	wide := func(w, h uint32) []byte { // sixteen bits a colour
+		out := bytes.Replace(head(w, h), []byte{8, 2, 0, 0, 0}, []byte{16, 6, 0, 0, 0}, 1)
+		return binary.BigEndian.AppendUint32(out[:len(out)-4], crc32.ChecksumIEEE(out[12:len(out)-4]))
+	}
+	progressiveHead := func(w, h uint16) []byte { // the frame alone tells
+		out := []byte{0xff, 0xd8, 0xff, 0xc2, 0, 17, 8}
+		out = binary.BigEndian.AppendUint16(binary.BigEndian.AppendUint16(out, h), w)
+		return append(out, 3, 1, 0x22, 0, 2, 0x11, 1, 3, 0x11, 1, 0xff, 0xda, 0, 12, 3, 1, 0, 2, 0x11, 3, 0x11, 0, 63, 0)
+	}
 	for name, data := range map[string][]byte{
 		"one endless row":      head(60_000_000, 1),
 		"a side too long":      head(12_001, 10),
 		"too many pixels":      head(7_700, 7_700),
+		"wide colours":         wide(4_500, 4_500),
+		"progressive":          progressiveHead(4_000, 3_000),
 		"a thousand scans":     bytes.Replace(asJPEG(t, leaf(40, 30)), []byte{0xff, 0xda}, bytes.Repeat([]byte{0xff, 0xda, 0, 2}, 1000), 1),
 		"a JPEG of many scans": append(asJPEG(t, leaf(40, 30)), bytes.Repeat([]byte{0xff, 0xda}, 101)...),
 	} {

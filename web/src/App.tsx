@@ -2,9 +2,10 @@ import { ThemeProvider } from '@mui/material/styles';
 import { useQueryClient } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Navigate, Route, Routes, useLocation, useNavigate } from 'react-router';
-import { onSignedOut, Problem, setToken } from './api/client';
+import { onSignedOut, Problem } from './api/client';
 import { useSession } from './api/hooks';
 import { Counter } from './counter/Counter';
+import { Boundary } from './ui/Boundary';
 import { Trouble } from './ui/bits';
 import { Find, Help } from './ui/dialogs';
 import { KeyHost, useKeys } from './ui/keys';
@@ -42,7 +43,14 @@ export function App() {
       <KeyHost>
         <Suspense fallback={null}>
           <Routes>
-            <Route path="/p/:token" element={<GrowerPage />} />
+            <Route
+              path="/p/:token"
+              element={
+                <Boundary>
+                  <GrowerPage />
+                </Boundary>
+              }
+            />
             <Route path="*" element={<Inside shade={shade} flip={flip} />} />
           </Routes>
         </Suspense>
@@ -56,7 +64,6 @@ function Inside({ shade, flip }: { shade: Shade; flip: () => void }) {
   const client = useQueryClient();
   const [out, setOut] = useState(false);
   useEffect(() => onSignedOut(() => setOut(true)), []);
-  if (session.data) setToken(session.data.token);
   if (session.isPending) return null;
   const refused = session.error instanceof Problem && session.error.status === 401;
   if (!session.data || out || refused) {
@@ -78,12 +85,12 @@ function Inside({ shade, flip }: { shade: Shade; flip: () => void }) {
   }
   return (
     <Toasts>
-      <House_ shade={shade} flip={flip} />
+      <Shell shade={shade} flip={flip} />
     </Toasts>
   );
 }
 
-function House_({ shade, flip }: { shade: Shade; flip: () => void }) {
+function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
   const go = useNavigate();
   const { pathname } = useLocation();
   const [find, setFind] = useState(false);
@@ -111,17 +118,19 @@ function House_({ shade, flip }: { shade: Shade; flip: () => void }) {
             </main>
           }
         >
-          <Routes>
-            <Route path="/" element={<Counter />} />
-            <Route path="/bench" element={<Bench />} />
-            <Route path="/bench/:id" element={<Bench />} />
-            <Route path="/bench/:id/:step" element={<Bench />} />
-            <Route path="/mixing" element={<MixingShelf />} />
-            <Route path="/plates" element={<Plates />} />
-            <Route path="/plates/:id" element={<Plates />} />
-            <Route path="/house" element={<House />} />
-            <Route path="*" element={<Navigate to="/" replace />} />
-          </Routes>
+          <Boundary key={pathname.split('/')[1]}>
+            <Routes>
+              <Route path="/" element={<Counter />} />
+              <Route path="/bench" element={<Bench />} />
+              <Route path="/bench/:id" element={<Bench />} />
+              <Route path="/bench/:id/:step" element={<Bench />} />
+              <Route path="/mixing" element={<MixingShelf />} />
+              <Route path="/plates" element={<Plates />} />
+              <Route path="/plates/:id" element={<Plates />} />
+              <Route path="/house" element={<House />} />
+              <Route path="*" element={<Navigate to="/" replace />} />
+            </Routes>
+          </Boundary>
         </Suspense>
       </div>
       {find && <Find onClose={() => setFind(false)} />}

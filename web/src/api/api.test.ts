@@ -1,8 +1,6 @@
-import { QueryClient } from '@tanstack/react-query';
 import { describe, expect, it, vi } from 'vitest';
-import { aCase, askedAt, desk, refusal } from '../test/desk';
+import { askedAt, desk, refusal } from '../test/desk';
 import { api, onSignedOut, Problem, setToken, take } from './client';
-import { queueChange } from './hooks';
 
 describe('an answer of the desk', () => {
   it('is unwrapped', async () => {
@@ -43,29 +41,5 @@ describe('an answer of the desk', () => {
     expect(askedAt('GET /api/v1/today')[0]?.headers.get('X-Botanik-Token')).toBeNull();
     expect(askedAt('POST /api/v1/convert')[0]?.headers.get('X-Botanik-Token')).toBe('mine');
     setToken('');
-  });
-});
-
-describe('changes of one case', () => {
-  const client = new QueryClient();
-  const undo = (v: string) =>
-    api.POST('/api/v1/cases/{id}/undo', { params: { path: { id: '01X' }, header: { 'If-Match': v } }, body: {} });
-  it('wait for each other, each with the version the last one made', async () => {
-    client.setQueryData(['case', '01X'], aCase({ version: 3 }));
-    desk('POST /api/v1/cases/01X/undo', (a: { headers: Headers }) => ({
-      body: aCase({ version: Number(a.headers.get('If-Match')) + 1 }),
-    }));
-    await Promise.all([undo, undo, undo].map((call) => queueChange(client, '01X', call)));
-    expect(askedAt('POST /api/v1/cases/01X/undo').map((a) => a.headers.get('If-Match'))).toEqual(['3', '4', '5']);
-  });
-  it('go on after one was refused', async () => {
-    client.setQueryData(['case', '01X'], aCase({ version: 3 }));
-    let n = 0;
-    desk('POST /api/v1/cases/01X/undo', () =>
-      ++n === 1 ? refusal(422, '', 'nothing to take back', '') : { body: aCase({ version: 4 }) },
-    );
-    const both = [queueChange(client, '01X', undo), queueChange(client, '01X', undo)] as const;
-    await expect(both[0]).rejects.toBeInstanceOf(Problem);
-    expect((await both[1]).version).toBe(4);
   });
 });

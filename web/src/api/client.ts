@@ -6,7 +6,7 @@ export type View = S['View'];
 export type Tag = S['Tag'];
 export type Finding = S['Finding'];
 export type Vocabulary = S['Vocabulary'];
-export type Fault = { field: string; problem: string; mend: string };
+export type Fault = S['Fault'];
 
 /** A refusal of the desk, with each field and its mend. status 0: the desk was not reached. */
 export class Problem extends Error {

@@ -1,12 +1,14 @@
-import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback } from 'react';
-import { api, Problem, type S, take, type View, type Vocabulary } from './client';
-import type { paths } from './schema';
+import { useQuery } from '@tanstack/react-query';
+import { api, Problem, type S, setToken, take, type View, type Vocabulary } from './client';
 
 export const useSession = () =>
   useQuery({
     queryKey: ['session'],
-    queryFn: () => take(api.GET('/api/v1/session')),
+    queryFn: async () => {
+      const session = await take(api.GET('/api/v1/session'));
+      setToken(session.token);
+      return session;
+    },
     retry: (n, e) => e instanceof Problem && e.status === 0 && n < 2,
     staleTime: Number.POSITIVE_INFINITY,
   });
@@ -43,84 +45,3 @@ export const useCase = (id: string) =>
     queryFn: () => take<View>(api.GET('/api/v1/cases/{id}', { params: { path: { id } } })),
     enabled: id !== '',
   });
-
-/** Changes of one case wait for each other, so that each sends the version the last one made. */
-const lines = new Map<string, Promise<unknown>>();
-
-type Call = (version: string) => Promise<{ data?: unknown; error?: unknown; response: Response }>;
-
-export function queueChange(client: QueryClient, id: string, call: Call): Promise<View> {
-  const before = lines.get(id) ?? Promise.resolve();
-  const next = before
-    .catch(() => undefined)
-    .then(async () => {
-      const now = client.getQueryData<View>(['case', id]);
-      const view = (await take(call(String(now?.version ?? 0)))) as View;
-      client.setQueryData(['case', id], view);
-      return view;
-    });
-  lines.set(id, next);
-  return next;
-}
-
-/** A change of a case; the answer replaces what the bench shows. */
-export function useChange(id: string) {
-  const client = useQueryClient();
-  return useMutation<View, Problem, Call>({
-    mutationFn: (call) => queueChange(client, id, call),
-    onSuccess: () => {
-      for (const key of ['today', 'story', 'advice', 'sheet', 'list'])
-        void client.invalidateQueries({ queryKey: [key] });
-    },
-    onError: (e) => {
-      if (e.status === 412) void client.invalidateQueries({ queryKey: ['case', id] });
-    },
-  });
-}
-
-type Paths = keyof paths & `/api/v1/cases/{id}/${string}`;
-
-/** Helpers that fill in path, version and body of the case operations. */
-export function useCaseCalls(id: string) {
-  const put = useCallback(
-    (path: Paths, body: unknown): Call =>
-      (v) =>
-        // biome-ignore lint/suspicious/noExplicitAny: the union of all case paths is one shape here
-        (api.PUT as any)(path, { params: { path: { id }, header: { 'If-Match': v } }, body }),
-    [id],
-  );
-  const post = useCallback(
-    (path: Paths, body: unknown = {}): Call =>
-      (v) =>
-        // biome-ignore lint/suspicious/noExplicitAny: as above
-        (api.POST as any)(path, { params: { path: { id }, header: { 'If-Match': v } }, body }),
-    [id],
-  );
-  const look = useCallback(
-    (finding: string, body: S['LookBody']): Call =>
-      (v) =>
-        api.PUT('/api/v1/cases/{id}/looks/{finding}', {
-          params: { path: { id, finding }, header: { 'If-Match': v } },
-          body,
-        }),
-    [id],
-  );
-  const photo = useCallback(
-    (file: File): Call =>
-      (v) =>
-        api.POST('/api/v1/cases/{id}/photos', {
-          params: { path: { id }, query: { name: file.name }, header: { 'If-Match': v } },
-          body: file as unknown as string,
-          bodySerializer: (b) => b as unknown as Blob,
-          headers: { 'Content-Type': 'application/octet-stream' },
-        }),
-    [id],
-  );
-  const dropPhoto = useCallback(
-    (photo: string): Call =>
-      (v) =>
-        api.DELETE('/api/v1/cases/{id}/photos/{photo}', { params: { path: { id, photo }, header: { 'If-Match': v } } }),
-    [id],
-  );
-  return { put, post, look, photo, dropPhoto };
-}

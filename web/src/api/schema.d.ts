@@ -13,7 +13,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Work out a mix without a case */
+        /**
+         * Work out a mix without a case
+         * @description Work out a mix without a case. Needs a session and its token.
+         */
         post: operations["blend"];
         delete?: never;
         options?: never;
@@ -28,7 +31,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Causes of a plant, and causes that show what is seen */
+        /**
+         * Causes of a plant, and causes that show what is seen
+         * @description Causes of a plant, and causes that show what is seen. Needs a session.
+         */
         get: operations["browse"];
         put?: never;
         post?: never;
@@ -45,10 +51,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Cases of a stage, newest first */
+        /**
+         * Cases of a stage, newest first
+         * @description Cases of a stage, newest first. Needs a session.
+         */
         get: operations["list-cases"];
         put?: never;
-        /** Check a sample in */
+        /**
+         * Check a sample in
+         * @description Check a sample in. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["check-in"];
         delete?: never;
         options?: never;
@@ -63,7 +75,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One case with its ranking and steps */
+        /**
+         * One case with its ranking and steps
+         * @description One case with its ranking and steps. Needs a session.
+         */
         get: operations["case"];
         put?: never;
         post?: never;
@@ -81,7 +96,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Record the count and whether to act */
+        /**
+         * Record the count and whether to act
+         * @description Record the count and whether to act. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-act"];
         post?: never;
         delete?: never;
@@ -97,7 +115,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The ladder for this case today */
+        /**
+         * The ladder for this case today
+         * @description The ladder for this case today. Needs a session.
+         */
         get: operations["advice"];
         put?: never;
         post?: never;
@@ -116,7 +137,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Close the case */
+        /**
+         * Close the case
+         * @description Close the case. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["close"];
         delete?: never;
         options?: never;
@@ -132,7 +156,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep the treatment days */
+        /**
+         * Keep the treatment days
+         * @description Keep the treatment days. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-days"];
         post?: never;
         delete?: never;
@@ -149,7 +176,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep an amount for a bed, pots or plants */
+        /**
+         * Keep an amount for a bed, pots or plants
+         * @description Keep an amount for a bed, pots or plants. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-dose"];
         post?: never;
         delete?: never;
@@ -167,7 +197,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Record how it went */
+        /**
+         * Record how it went
+         * @description Record how it went. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["follow-up"];
         delete?: never;
         options?: never;
@@ -184,7 +217,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Hand the page over */
+        /**
+         * Hand the page over
+         * @description Hand the page over. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["hand-over"];
         delete?: never;
         options?: never;
@@ -200,7 +236,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Correct what was brought in */
+        /**
+         * Correct what was brought in
+         * @description Correct what was brought in. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-intake"];
         post?: never;
         delete?: never;
@@ -217,7 +256,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Record one finding */
+        /**
+         * Record one finding
+         * @description Record one finding. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-look"];
         post?: never;
         delete?: never;
@@ -234,7 +276,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Keep the amounts for the grower's sprayer */
+        /**
+         * Keep the amounts for the grower's sprayer
+         * @description Keep the amounts for the grower's sprayer. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-mix"];
         post?: never;
         delete?: never;
@@ -252,7 +297,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Attach a picture the grower brought */
+        /**
+         * Attach a picture the grower brought
+         * @description Attach a picture the grower brought. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["add-photo"];
         delete?: never;
         options?: never;
@@ -267,11 +315,17 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One picture, as JPEG */
+        /**
+         * One picture, as JPEG
+         * @description One picture, as JPEG. Needs a session.
+         */
         get: operations["photo"];
         put?: never;
         post?: never;
-        /** Take a picture off the case */
+        /**
+         * Take a picture off the case
+         * @description Take a picture off the case. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         delete: operations["drop-photo"];
         options?: never;
         head?: never;
@@ -287,7 +341,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Work the days out */
+        /**
+         * Work the days out
+         * @description Work the days out. Needs a session and its token.
+         */
         post: operations["plan-days"];
         delete?: never;
         options?: never;
@@ -303,7 +360,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Choose what to do */
+        /**
+         * Choose what to do
+         * @description Choose what to do. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-remedy"];
         post?: never;
         delete?: never;
@@ -321,7 +381,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Open a closed case again */
+        /**
+         * Open a closed case again
+         * @description Open a closed case again. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["reopen"];
         delete?: never;
         options?: never;
@@ -338,7 +401,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Agree with a trainee's verdict, or send it back */
+        /**
+         * Agree with a trainee's verdict, or send it back
+         * @description Agree with a trainee's verdict, or send it back. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["review"];
         delete?: never;
         options?: never;
@@ -355,7 +421,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Start the next round */
+        /**
+         * Start the next round
+         * @description Start the next round. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["next-round"];
         delete?: never;
         options?: never;
@@ -371,7 +440,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Answer a question of the trade for this case */
+        /**
+         * Answer a question of the trade for this case
+         * @description Answer a question of the trade for this case. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-school"];
         post?: never;
         delete?: never;
@@ -387,7 +459,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The grower's page as it would be handed over */
+        /**
+         * The grower's page as it would be handed over
+         * @description The grower's page as it would be handed over. Needs a session.
+         */
         get: operations["sheet"];
         put?: never;
         post?: never;
@@ -404,7 +479,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who did what and when */
+        /**
+         * Who did what and when
+         * @description Who did what and when. Needs a session.
+         */
         get: operations["story"];
         put?: never;
         post?: never;
@@ -423,7 +501,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Take the last change back */
+        /**
+         * Take the last change back
+         * @description Take the last change back. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["undo"];
         delete?: never;
         options?: never;
@@ -439,7 +520,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Settle the verdict or leave it open */
+        /**
+         * Settle the verdict or leave it open
+         * @description Settle the verdict or leave it open. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-verdict"];
         post?: never;
         delete?: never;
@@ -457,7 +541,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Hold a count against what is borne */
+        /**
+         * Hold a count against what is borne
+         * @description Hold a count against what is borne. Needs a session and its token.
+         */
         post: operations["weigh"];
         delete?: never;
         options?: never;
@@ -472,7 +559,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** One cause with its whole text */
+        /**
+         * One cause with its whole text
+         * @description One cause with its whole text. Needs a session.
+         */
         get: operations["cause"];
         put?: never;
         post?: never;
@@ -491,7 +581,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** The same physical amount in another unit */
+        /**
+         * The same physical amount in another unit
+         * @description The same physical amount in another unit. Needs a session and its token.
+         */
         post: operations["convert"];
         delete?: never;
         options?: never;
@@ -508,7 +601,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Read what a grower says was sprayed, and what it could have been */
+        /**
+         * Read what a grower says was sprayed, and what it could have been
+         * @description Read what a grower says was sprayed, and what it could have been. Needs a session and its token.
+         */
         post: operations["earlier"];
         delete?: never;
         options?: never;
@@ -523,9 +619,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** House rules */
+        /**
+         * House rules
+         * @description House rules. Needs a session.
+         */
         get: operations["house"];
-        /** Change the house rules (coordinator) */
+        /**
+         * Change the house rules (coordinator)
+         * @description Change the house rules (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-house"];
         post?: never;
         delete?: never;
@@ -541,9 +643,15 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who and where the desk is */
+        /**
+         * Who and where the desk is
+         * @description Who and where the desk is. Needs a session.
+         */
         get: operations["identity"];
-        /** Change who and where the desk is (coordinator) */
+        /**
+         * Change who and where the desk is (coordinator)
+         * @description Change who and where the desk is (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-identity"];
         post?: never;
         delete?: never;
@@ -561,7 +669,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** How much finished mix these plants want */
+        /**
+         * How much finished mix these plants want
+         * @description How much finished mix these plants want. Needs a session and its token.
+         */
         post: operations["need"];
         delete?: never;
         options?: never;
@@ -576,7 +687,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The grower's own page, without an account */
+        /**
+         * The grower's own page, without an account
+         * @description The grower's own page, without an account. Needs no session.
+         */
         get: operations["page"];
         put?: never;
         post?: never;
@@ -593,10 +707,16 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who may sign in, and who no longer */
+        /**
+         * Who may sign in, and who no longer
+         * @description Who may sign in, and who no longer. Needs a session.
+         */
         get: operations["people"];
         put?: never;
-        /** Add a person (coordinator) */
+        /**
+         * Add a person (coordinator)
+         * @description Add a person (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
         post: operations["add-person"];
         delete?: never;
         options?: never;
@@ -612,7 +732,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change a person's name, role or password, or switch them off (coordinator) */
+        /**
+         * Change a person's name, role or password, or switch them off (coordinator)
+         * @description Change a person's name, role or password, or switch them off (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-person"];
         post?: never;
         delete?: never;
@@ -630,7 +753,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** Dust, drench or helpers over a bed, pots or plants */
+        /**
+         * Dust, drench or helpers over a bed, pots or plants
+         * @description Dust, drench or helpers over a bed, pots or plants. Needs a session and its token.
+         */
         post: operations["place"];
         delete?: never;
         options?: never;
@@ -645,7 +771,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Find cases by words */
+        /**
+         * Find cases by words
+         * @description Find cases by words. Needs a session.
+         */
         get: operations["search"];
         put?: never;
         post?: never;
@@ -662,12 +791,21 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Who is signed in */
+        /**
+         * Who is signed in
+         * @description Who is signed in. Needs a session.
+         */
         get: operations["session"];
         put?: never;
-        /** Sign in */
+        /**
+         * Sign in
+         * @description Sign in. Needs no session.
+         */
         post: operations["sign-in"];
-        /** Sign out here */
+        /**
+         * Sign out here
+         * @description Sign out here. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         delete: operations["sign-out"];
         options?: never;
         head?: never;
@@ -682,7 +820,10 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        /** Change one's own password; every other session ends */
+        /**
+         * Change one's own password; every other session ends
+         * @description Change one's own password; every other session ends. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         put: operations["set-password"];
         post?: never;
         delete?: never;
@@ -701,7 +842,10 @@ export interface paths {
         get?: never;
         put?: never;
         post?: never;
-        /** Sign out on every machine */
+        /**
+         * Sign out on every machine
+         * @description Sign out on every machine. Needs a session and its token; what carries a version is changed with If-Match.
+         */
         delete: operations["sign-out-everywhere"];
         options?: never;
         head?: never;
@@ -715,7 +859,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The looks that tell two or three causes apart */
+        /**
+         * The looks that tell two or three causes apart
+         * @description The looks that tell two or three causes apart. Needs a session.
+         */
         get: operations["split"];
         put?: never;
         post?: never;
@@ -732,7 +879,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** The counter: trays, who to ask, notices */
+        /**
+         * The counter: trays, who to ask, notices
+         * @description The counter: trays, who to ask, notices. Needs a session.
+         */
         get: operations["today"];
         put?: never;
         post?: never;
@@ -749,7 +899,10 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Findings, hosts, causes and remedies of the herbarium */
+        /**
+         * Findings, hosts, causes and remedies of the herbarium
+         * @description Findings, hosts, causes and remedies of the herbarium. Needs a session.
+         */
         get: operations["vocabulary"];
         put?: never;
         post?: never;
@@ -1018,9 +1171,11 @@ export interface components {
             count?: number;
             /**
              * Format: int64
-             * @description a fixed rhythm; computed when left out
+             * @description days between treatments; by the rhythm when left out
              */
             gapDays?: number;
+            /** @description answer to the question of how often, by its id; the case's or the house's when left out */
+            rhythm?: string;
             /** @description first day, YYYY-MM-DD; today when left out */
             start?: string;
         };
@@ -2258,8 +2413,11 @@ export interface operations {
     "list-cases": {
         parameters: {
             query?: {
+                /** @description stage of the case; every one when left out */
                 stage?: "waiting" | "bench" | "review" | "ready" | "handed" | "referred" | "closed";
+                /** @description where the page before ended */
                 cursor?: string;
+                /** @description how many at most */
                 limit?: number;
             };
             header?: never;
@@ -2294,7 +2452,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBFSFRKSFNQQlowSjVCMlRZ"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBWVk5DVEdNMkZBNzgxM0tB"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2372,7 +2530,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.17200500342909386,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2382,23 +2540,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 2.352124228559209,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.38330789438873164,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.16221957529785835,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.9058431560418113
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 1.5556359470807064
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -2409,14 +2567,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "p": 0.17209060415276511
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -2459,6 +2617,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -2585,6 +2744,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -2671,7 +2831,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -2681,16 +2841,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -2708,7 +2868,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2721,7 +2881,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -2775,6 +2935,7 @@ export interface operations {
             };
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -2863,6 +3024,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -3142,6 +3304,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -3315,7 +3478,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3325,16 +3488,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3352,7 +3515,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3365,7 +3528,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3428,6 +3591,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -3571,7 +3735,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617602
+                     *         "p": 0.12571442662617607
                      *       },
                      *       "version": 4
                      *     }
@@ -3602,6 +3766,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -3900,7 +4065,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3910,16 +4075,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3937,7 +4102,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3950,7 +4115,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4013,6 +4178,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -4377,6 +4543,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -4435,7 +4602,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.17200500342909386,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4445,23 +4612,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 2.352124228559209,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.38330789438873164,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.16221957529785835,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.9058431560418113
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 1.5556359470807064
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -4472,14 +4639,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "p": 0.17209060415276511
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -4520,10 +4687,13 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description the version you read, from its ETag */
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
+                /** @description id of a finding of the herbarium */
                 finding: string;
             };
             cookie?: never;
@@ -4594,7 +4764,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4604,16 +4774,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4631,7 +4801,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4644,7 +4814,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4690,6 +4860,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -4967,9 +5138,11 @@ export interface operations {
                 name?: string;
             };
             header?: {
+                /** @description the version you read, from its ETag */
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -5025,193 +5198,6 @@ export interface operations {
                      *           "width": 30
                      *         }
                      *       ],
-                     *       "reading": {
-                     *         "alarms": [],
-                     *         "candidates": [
-                     *           {
-                     *             "against": [],
-                     *             "cause": "two-spotted-mite",
-                     *             "confirmed": true,
-                     *             "for": [
-                     *               {
-                     *                 "decibans": 14.113390633157234,
-                     *                 "finding": "walker-spots",
-                     *                 "said": "two dark spots on the back",
-                     *                 "short": "two spots"
-                     *               }
-                     *             ],
-                     *             "group": "spider mites",
-                     *             "kind": "pest",
-                     *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
-                     *             "reason": "for: two dark spots on the back",
-                     *             "regulated": false
-                     *           }
-                     *         ],
-                     *         "fitZ": 0,
-                     *         "leader": "two-spotted-mite",
-                     *         "looked": 1,
-                     *         "next": [
-                     *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
-                     *           }
-                     *         ],
-                     *         "noneFits": false,
-                     *         "pairs": [],
-                     *         "plans": [
-                     *           {
-                     *             "causes": [
-                     *               "Two-spotted spider mite"
-                     *             ],
-                     *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
-                     *           }
-                     *         ],
-                     *         "rival": "rust",
-                     *         "stop": "",
-                     *         "tilt": [
-                     *           {
-                     *             "decibans": 14.113390633157234,
-                     *             "finding": "walker-spots",
-                     *             "said": "two dark spots on the back",
-                     *             "short": "two spots"
-                     *           }
-                     *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
-                     *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
-                     *         ]
-                     *       },
-                     *       "round": 0,
-                     *       "stage": "bench",
-                     *       "steps": [
-                     *         {
-                     *           "id": "in",
-                     *           "name": "Brought in",
-                     *           "state": "done"
-                     *         }
-                     *       ],
-                     *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 5
-                     *     }
-                     */
-                    "application/json": components["schemas"]["View"];
-                };
-            };
-            400: components["responses"]["Problem"];
-            401: components["responses"]["Problem"];
-            403: components["responses"]["Problem"];
-            404: components["responses"]["Problem"];
-            408: components["responses"]["Problem"];
-            412: components["responses"]["Problem"];
-            413: components["responses"]["Problem"];
-            415: components["responses"]["Problem"];
-            422: components["responses"]["Problem"];
-            428: components["responses"]["Problem"];
-            500: components["responses"]["Problem"];
-            503: components["responses"]["Problem"];
-            507: components["responses"]["Problem"];
-        };
-    };
-    photo: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description the picture */
-            200: {
-                headers: {
-                    "Cache-Control"?: string;
-                    "Content-Type"?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    "image/jpeg": unknown;
-                };
-            };
-            400: components["responses"]["Problem"];
-            401: components["responses"]["Problem"];
-            404: components["responses"]["Problem"];
-            422: components["responses"]["Problem"];
-            500: components["responses"]["Problem"];
-            503: components["responses"]["Problem"];
-        };
-    };
-    "drop-photo": {
-        parameters: {
-            query?: never;
-            header?: {
-                "If-Match"?: string;
-            };
-            path: {
-                id: string;
-                photo: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    ETag?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    /**
-                     * @example {
-                     *       "createdAt": "2026-07-11T13:00:00Z",
-                     *       "doses": [],
-                     *       "followUps": [],
-                     *       "given": [],
-                     *       "houseNews": [],
-                     *       "id": "01K0EXAMPLE000000000000000",
-                     *       "intake": {
-                     *         "daysToHarvest": 9,
-                     *         "edible": true,
-                     *         "grower": "Ilse",
-                     *         "host": "bean",
-                     *         "place": "garden",
-                     *         "plant": "Runner bean",
-                     *         "story": "pale and dusty"
-                     *       },
-                     *       "looks": [
-                     *         {
-                     *           "at": "2026-07-11T13:00:00Z",
-                     *           "by": "Odile",
-                     *           "certainty": "sure",
-                     *           "finding": "walker-spots",
-                     *           "state": "yes"
-                     *         }
-                     *       ],
-                     *       "mayUndo": "picture taken away: leaf.png",
-                     *       "number": "26-0027",
-                     *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
                      *         "candidates": [
@@ -5297,6 +5283,198 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 5
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+                /** @description id of the picture */
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the picture */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "drop-photo": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read, from its ETag */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+                /** @description id of the picture */
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "picture taken away: leaf.png",
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 14.113390633157234,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.8466666817782184,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "fitZ": 0,
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.4035551066152718,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.00776832811417158,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.7378904181770939,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 99",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9900200308945274
+                     *               }
+                     *             ],
+                     *             "score": 0.1840498001410759
+                     *           }
+                     *         ],
+                     *         "noneFits": false,
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "p": 0.8466688062605062
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 14.113390633157234,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 18.62643756628657,
+                     *         "verdict": "working",
+                     *         "why": [
+                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
                      *       "version": 6
                      *     }
                      */
@@ -5323,6 +5501,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -5379,6 +5558,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -5573,6 +5753,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -5841,6 +6022,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -5982,7 +6164,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187,
+                     *         "p": 0.8466666817782184,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 8
@@ -6014,6 +6196,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6286,6 +6469,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6365,7 +6549,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6375,16 +6559,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6402,7 +6586,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6415,7 +6599,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6469,6 +6653,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6564,6 +6749,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6606,6 +6792,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6744,6 +6931,7 @@ export interface operations {
                 "If-Match"?: string;
             };
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6915,6 +7103,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -6992,6 +7181,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -7384,6 +7574,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description the version you read, from its ETag */
                 "If-Match"?: string;
             };
             path?: never;
@@ -7483,6 +7674,7 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
+                /** @description the version you read, from its ETag */
                 "If-Match"?: string;
             };
             path?: never;
@@ -7603,6 +7795,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description the long random text of the page's address */
                 token: string;
             };
             cookie?: never;
@@ -7789,6 +7982,7 @@ export interface operations {
             query?: never;
             header?: never;
             path: {
+                /** @description its id, as it was answered */
                 id: string;
             };
             cookie?: never;
@@ -7897,6 +8091,7 @@ export interface operations {
     search: {
         parameters: {
             query: {
+                /** @description words; a beginning is enough */
                 q: string;
             };
             header?: never;
@@ -8160,6 +8355,7 @@ export interface operations {
     split: {
         parameters: {
             query: {
+                /** @description id of a cause, two or three times */
                 cause: string[];
             };
             header?: never;

@@ -2,8 +2,10 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import { api, type Tag, take, type View } from '../api/client';
-import { useCase, useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { useCase, useSession, useVocabulary } from '../api/hooks';
+import { Boundary } from '../ui/Boundary';
 import { clock, moment, Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
 import { LyingTag, StandingTag } from '../ui/Tag';
@@ -14,6 +16,7 @@ import { DaysStep } from './DaysStep';
 import { HandOver } from './HandOver';
 import { Look } from './Look';
 import { MixStep } from './MixStep';
+import { RefusedLooks } from './RefusedLooks';
 import { RemedyStep } from './RemedyStep';
 import { Story } from './Story';
 import { VerdictStep } from './VerdictStep';
@@ -124,7 +127,7 @@ function One({ id, step }: { id: string; step?: string }) {
     if (view && !step) go(`/bench/${id}/${now}`, { replace: true });
   }, [view, step, now, id, go]);
   const undo = () =>
-    change.mutate(calls.post('/api/v1/cases/{id}/undo'), {
+    change.mutate(calls.post('/api/v1/cases/{id}/undo', {}), {
       onSuccess: () => say({ text: `Took back: ${view?.mayUndo}` }),
       onError: (e) => say({ text: e.message }),
     });
@@ -205,6 +208,7 @@ function One({ id, step }: { id: string; step?: string }) {
             </Link>
           ))}
         </nav>
+        <RefusedLooks view={view} />
         {view.verdict?.needsReview && now !== 'verdict' && (
           <div className="notice pond" style={{ marginBottom: 10 }}>
             <b>{view.verdict.by}'s verdict waits for an advisor.</b> Nothing goes to the grower before.{' '}
@@ -228,7 +232,9 @@ function One({ id, step }: { id: string; step?: string }) {
             <b>The case is closed.</b> <Link to={`/bench/${id}/story`}>Open it again</Link> to change it.
           </div>
         )}
-        <Pane view={view} key={`${id}${now}`} />
+        <Boundary key={`${id}${now}`}>
+          <Pane view={view} />
+        </Boundary>
       </main>
       <KeyLine end={`kept ${clock(view.updatedAt)} · ${session.data?.person.name}, ${session.data?.person.role}`} />
     </>

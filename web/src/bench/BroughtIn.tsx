@@ -1,9 +1,9 @@
 import Button from '@mui/material/Button';
 import { useNavigate } from 'react-router';
-import type { View } from '../api/client';
-import { useCaseCalls, useChange, useSession } from '../api/hooks';
+import { useCaseCalls, useChange } from '../api/change';
+import type { Problem, View } from '../api/client';
 import { IntakeFields } from '../counter/IntakeFields';
-import { fromIntake, toIntake } from '../counter/intake';
+import { fromIntake, readEarlier, toIntake } from '../counter/intake';
 import { useTyped } from '../ui/draft';
 import { useToast } from '../ui/toast';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -13,23 +13,25 @@ export function BroughtIn({ view }: { view: View }) {
   const [form, setForm, clear] = useTyped(`brought.${view.id}`, fromIntake(view.intake));
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
-  const session = useSession();
   const say = useToast();
   const go = useNavigate();
   const clean = JSON.stringify(form) === JSON.stringify(fromIntake(view.intake));
-  const save = () =>
-    change.mutate(put('/api/v1/cases/{id}/intake', toIntake(form, session.data?.now ?? '')), {
+  const save = async () => {
+    const treated = await readEarlier(form).catch((e: Problem) => say({ text: e.message }));
+    if (!treated) return;
+    change.mutate(put('/api/v1/cases/{id}/intake', toIntake(form, treated)), {
       onSuccess: () => {
         clear();
         say({ text: 'Corrected. The story keeps what stood before.' });
       },
     });
+  };
   return (
     <form
       className="two"
       onSubmit={(e) => {
         e.preventDefault();
-        save();
+        void save();
       }}
     >
       <div className="sheet pad form">

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
+import type { useChange } from '../api/change';
 import { api, Problem, take } from '../api/client';
-import type { useChange } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 
 /** A refused change. When somebody else was quicker, both sides are shown, and one's own can be put on top. */

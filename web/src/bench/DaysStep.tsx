@@ -3,8 +3,9 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
-import { useCaseCalls, useChange, useSession } from '../api/hooks';
+import { useSession, useVocabulary } from '../api/hooks';
 import { Chips, Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -19,11 +20,13 @@ export function DaysStep({ view }: { view: View }) {
   const { put } = useCaseCalls(view.id);
   const [start, setStart] = useState(session.data?.now ?? '');
   const [count, setCount] = useState(String(view.days?.on.length ?? 3));
-  const [school, setSchool] = useState('0');
+  const { data: kb } = useVocabulary();
+  const question = kb?.schools.find((x) => x.id === 'rhythm');
+  const [rhythm, setRhythm] = useState('');
   const body: S['DaysInput'] = {
     ...(start ? { start } : {}),
     ...(Number(count) ? { count: Number(count) } : {}),
-    ...(Number(school) ? { gapDays: Number(school) } : {}),
+    ...(rhythm ? { rhythm } : {}),
   };
   const plan = useQuery<S['Days'], Problem>({
     queryKey: ['plan', view.id, view.version, JSON.stringify(body)],
@@ -105,16 +108,13 @@ export function DaysStep({ view }: { view: View }) {
           name="count"
         />
         <Chips
-          label="Rhythm"
+          label={question?.question ?? 'Rhythm'}
           options={[
-            { id: '0', name: 'computed from its life cycle' },
-            { id: '3', name: 'every 3 days' },
-            { id: '7', name: 'weekly' },
-            { id: '10', name: 'every 10 days' },
-            { id: '14', name: 'every 14 days' },
+            { id: '', name: 'as this house does' },
+            ...(question?.options ?? []).map((o) => ({ id: o.id, name: o.name })),
           ]}
-          value={[school]}
-          onChange={(v) => setSchool(v[0] ?? '0')}
+          value={[rhythm]}
+          onChange={(v) => setRhythm(v[0] ?? '')}
         />
         <small>
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is

@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { useCaseCalls, useChange } from '../api/hooks';
 import { SheetPage } from '../page/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
@@ -23,7 +23,7 @@ export function HandOver({ view }: { view: View }) {
   const step = view.steps.find((s) => s.id === 'handover');
   const shut = step?.state === 'shut';
   const give = () =>
-    change.mutate(post('/api/v1/cases/{id}/handover'), {
+    change.mutate(post('/api/v1/cases/{id}/handover', {}), {
       onSuccess: (v) => say({ text: `Handed over. We ask on ${weekday(v.askOn ?? '')}.` }),
     });
   useKeys([

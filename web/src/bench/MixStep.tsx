@@ -1,7 +1,8 @@
 import Button from '@mui/material/Button';
 import { Link, useNavigate } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import type { View } from '../api/client';
-import { useCaseCalls, useChange, useSession, useVocabulary } from '../api/hooks';
+import { useSession, useVocabulary } from '../api/hooks';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../shelf/Mixer';
 import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '../shelf/PlacePanel';
 import { useDraft } from '../ui/draft';

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
+import { useCaseCalls, useChange } from '../api/change';
 import { Problem, type View } from '../api/client';
-import { useCaseCalls, useChange } from '../api/hooks';
 
 const address = (view: View, id: string) => `/api/v1/cases/${view.id}/photos/${id}`;
 

@@ -2,8 +2,8 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { useCaseCalls, useChange } from '../api/hooks';
 import { StatusMark, shortDay, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -45,7 +45,7 @@ export function RemedyStep({ view }: { view: View }) {
   const barred = new Set((data?.mustNot ?? []).map((m) => m.remedy));
   const offers = (data?.offers ?? []).filter((o) => o.meant || all || barred.has(o.remedy));
   const pick = chosen ?? [];
-  const free = (o: S['Offer']) => o.status === 'go' || o.status === 'care' || o.remedy === 'leave';
+  const free = (o: S['Offer']) => o.open;
   const flip = (o?: S['Offer']) => {
     if (!o || !free(o)) return;
     setChosen(pick.includes(o.remedy) ? pick.filter((x) => x !== o.remedy) : [...pick, o.remedy]);

@@ -1,8 +1,9 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
+import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
-import { useCaseCalls, useChange, useVocabulary } from '../api/hooks';
+import { useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from './ChangeTrouble';
 
 /** Where good advisors disagree: which answer holds here, who chose it and why; the case may choose another. */

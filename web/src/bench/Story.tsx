@@ -4,11 +4,31 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { useCaseCalls, useChange } from '../api/hooks';
 import { moment, weekday } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { ChangeTrouble } from './ChangeTrouble';
+
+const words = (t: string) => t.split(/[\s;]+/).filter(Boolean);
+/** One number alone is a mean; several are the counts themselves. */
+const isMean = (t: string) => words(t).length === 1;
+
+/** What was typed as a recount: what is no number is sent as none, and the desk names the field. */
+function recount(f: { before: string; after: string; units: string; checkBefore: string; checkAfter: string }) {
+  const side = (name: 'before' | 'after'): Partial<S['Recount']> =>
+    words(f[name]).length > 1
+      ? { [`${name}Counts`]: words(f[name]).map((w) => Math.round(Number(w.replace(',', '.')))) }
+      : { [name]: num(f[name]) };
+  const [cb, ca] = [num(f.checkBefore), num(f.checkAfter)];
+  return {
+    ...side('before'),
+    ...side('after'),
+    units: num(f.units),
+    ...(cb !== undefined ? { checkBefore: cb } : {}),
+    ...(ca !== undefined ? { checkAfter: ca } : {}),
+  };
+}
 
 const num = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')));
 
@@ -39,14 +59,16 @@ export function Story({ view }: { view: View }) {
   );
 }
 
+type Move = S['RoundBody']['move'];
+const moves: Move[] = ['repeat', 'step up', 'switch', 'bring back'];
+
 function HowItWent({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
   const go = useNavigate();
   const counts = view.act?.counts ?? [];
-  const mean = counts.length ? counts.reduce((a, b) => a + b, 0) / counts.length : undefined;
   const [form, set, clear] = useTyped(`recount.${view.id}`, {
-    before: mean === undefined ? '' : String(Number(mean.toFixed(1))),
+    before: counts.join(' '),
     after: '',
     units: String(counts.length || 5),
     checkBefore: '',
@@ -65,14 +87,14 @@ function HowItWent({ view }: { view: View }) {
   const last = view.followUps.at(-1);
   const send = (body: S['FollowUpInput']) =>
     change.mutate(post('/api/v1/cases/{id}/followup', body), { onSuccess: clear });
-  const round = (move: string) =>
+  const round = (move: Move) =>
     change.mutate(post('/api/v1/cases/{id}/round', { move }), {
       onSuccess: () =>
         go(
           `/bench/${view.id}/${{ repeat: 'days', 'step up': 'remedy', switch: 'remedy', 'bring back': 'look' }[move] ?? 'look'}`,
         ),
     });
-  const words: Record<string, string> = {
+  const named: Record<string, string> = {
     done: 'It is done',
     repeat: 'Repeat a round',
     'step up': 'Go one rung up',
@@ -97,22 +119,13 @@ function HowItWent({ view }: { view: View }) {
         className="form"
         onSubmit={(e) => {
           e.preventDefault();
-          const [a, cb, ca] = [num(form.after), num(form.checkBefore), num(form.checkAfter)];
-          const count = {
-            before: num(form.before) ?? 0,
-            after: a,
-            units: num(form.units) ?? 0,
-            ...(cb !== undefined ? { checkBefore: cb } : {}),
-            ...(ca !== undefined ? { checkAfter: ca } : {}),
-          };
-          send({ ...(a === undefined ? {} : { count }), note: form.note } as S['FollowUpInput']);
+          send({ ...(form.after.trim() ? { count: recount(form) } : {}), note: form.note });
         }}
       >
-        <div className="thirds">
-          {field('before', 'Before, each', 'before')}
-          {field('after', 'Now, each', 'after')}
-          {field('units', 'Leaves counted', 'units')}
-        </div>
+        {field('before', 'Before: a number for each leaf, or the mean', 'before')}
+        {field('after', 'Now: a number for each leaf, or the mean', 'after')}
+        {(isMean(form.before) || isMean(form.after) || form.checkBefore) &&
+          field('units', 'Leaves the mean is of', 'units')}
         <div className="halves">
           {field('checkBefore', 'Untreated neighbour before')}
           {field('checkAfter', 'and now')}
@@ -130,9 +143,9 @@ function HowItWent({ view }: { view: View }) {
       </form>
       {last?.next && last.next.move !== 'call' && (
         <div className="stack" style={{ gap: 6 }}>
-          <span className="lab">Next: {words[last.next.move]?.toLowerCase()}</span>
+          <span className="lab">Next: {named[last.next.move]?.toLowerCase()}</span>
           <div className="wrap">
-            {['repeat', 'step up', 'switch', 'bring back'].map((m) => (
+            {moves.map((m) => (
               <Button
                 key={m}
                 size="small"
@@ -140,7 +153,7 @@ function HowItWent({ view }: { view: View }) {
                 onClick={() => round(m)}
                 data-move={m}
               >
-                {words[m]}
+                {named[m]}
               </Button>
             ))}
           </div>
@@ -150,13 +163,15 @@ function HowItWent({ view }: { view: View }) {
   );
 }
 
-const outcomes = ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'];
+type Outcome = S['CloseBody']['outcome'];
+const outcomes: Outcome[] = ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'];
 
 function Ending({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
-  const [picked, setOutcome] = useState('');
-  const likely = view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown';
+  const [picked, setOutcome] = useState<Outcome | ''>('');
+  const likely: Outcome =
+    view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown';
   const outcome = picked || likely;
   const [{ note }, set, clear] = useTyped(`closing.${view.id}`, { note: '' });
   if (view.closing)
@@ -166,7 +181,7 @@ function Ending({ view }: { view: View }) {
         <p className="quiet">
           {moment(view.closing.at)} by {view.closing.by}. {view.closing.note}
         </p>
-        <Button variant="outlined" onClick={() => change.mutate(post('/api/v1/cases/{id}/reopen'))}>
+        <Button variant="outlined" onClick={() => change.mutate(post('/api/v1/cases/{id}/reopen', {}))}>
           Open it again
         </Button>
       </div>
@@ -184,7 +199,7 @@ function Ending({ view }: { view: View }) {
         select
         label="What came of it"
         value={outcome}
-        onChange={(e) => setOutcome(e.target.value)}
+        onChange={(e) => setOutcome(e.target.value as Outcome)}
         name="outcome"
       >
         {outcomes.map((o) => (

@@ -130,6 +130,7 @@ const offer = (remedy: string, rung: number, over: Partial<S['Offer']> = {}) => 
   hazard: 1,
   ladder: 'chosen: the mildest that does enough',
   kills: [],
+  open: !['no', 'not now'].includes(over.status ?? 'go'),
   ...over,
 });
 const advice = {
@@ -277,15 +278,15 @@ describe('how it went', () => {
   it('starts from the count before, and sends the neighbour only when there is one', async () => {
     desk('POST /api/v1/cases/01X/followup', { ...handed, version: 4 });
     shown(<Story view={handed} />, handed);
-    expect(screen.getByLabelText('Before, each')).toHaveProperty('value', '16.7');
-    await userEvent.type(screen.getByLabelText('Now, each'), '1,5');
+    expect(screen.getByLabelText(/^Before: a number/)).toHaveProperty('value', '12 7 31');
+    await userEvent.type(screen.getByLabelText(/^Now: a number/), '1,5');
     await userEvent.click(screen.getByText('Judge it'));
     await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/followup')).toHaveLength(1));
     expect(askedAt('POST /api/v1/cases/01X/followup')[0]?.body).toEqual({
-      count: { before: 16.7, after: 1.5, units: 3 },
+      count: { beforeCounts: [12, 7, 31], after: 1.5, units: 3 },
       note: '',
     });
-    await waitFor(() => expect(screen.getByLabelText('Now, each')).toHaveProperty('value', ''));
+    await waitFor(() => expect(screen.getByLabelText(/^Now: a number/)).toHaveProperty('value', ''));
   });
   it('keeps what was typed when the desk cannot be reached', async () => {
     desk('POST /api/v1/cases/01X/followup', () => {

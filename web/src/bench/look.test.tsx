@@ -6,6 +6,7 @@ import type { View } from '../api/client';
 import { useCase } from '../api/hooks';
 import { type Asked, aCase, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { Look } from './Look';
+import { RefusedLooks } from './RefusedLooks';
 import { VerdictStep } from './VerdictStep';
 
 const find = (id: string, part: string, over: object = {}) => ({
@@ -54,7 +55,12 @@ const shown = (ui: React.ReactNode, v: View) => {
 /** The step as the bench shows it: of whatever the page now holds of the case. */
 function Live({ id }: { id: string }) {
   const { data } = useCase(id);
-  return data ? <Look view={data} /> : null;
+  return data ? (
+    <>
+      <RefusedLooks view={data} />
+      <Look view={data} />
+    </>
+  ) : null;
 }
 const line = (id: string) => document.querySelector(`[data-finding=${id}]`) as HTMLElement;
 const state = (id: string, s: string) => line(id).querySelector(`[data-state=${s}]`) as HTMLElement;
@@ -124,6 +130,110 @@ describe('looking', () => {
     refuse();
     await screen.findByRole('alert');
     expect(state('flecks', 'yes').getAttribute('aria-checked')).toBe('false');
+  });
+  describe('answered quicker than the desk takes them', () => {
+    const held = new Map<string, string>();
+    /** A desk that keeps looks by version, refuses a stale one, and what `say` refuses. */
+    const keeping = (say: (finding: string, n: number) => ReturnType<typeof refusal> | 'lost' | 'kept' | undefined) => {
+      let version = 3;
+      let n = 0;
+      held.clear();
+      const now = () =>
+        view({ version, looks: [...held].map(([finding, state]) => ({ finding, state })) as unknown as View['looks'] });
+      desk('GET /api/v1/cases/01X', () => ({ body: now() }));
+      desk('GET /api/v1/cases/01X/story', [
+        { seq: 1, who: 'Brann', text: 'Eggs: yes', kind: 'look', at: '2026-07-11' },
+      ]);
+      for (const f of findings)
+        desk(`PUT /api/v1/cases/01X/looks/${f.id}`, (a: Asked) => {
+          n++;
+          const word = say(f.id, n);
+          if (word === 'lost') throw new Error('no wifi');
+          if (typeof word === 'object') return word;
+          if (Number(a.headers.get('If-Match')) !== version) return refusal(412, 'If-Match', 'is older', 'read again');
+          held.set(f.id, (a.body as { state: string }).state);
+          version++;
+          if (word === 'kept') throw new Error('the answer was lost on the way back');
+          return { body: now() };
+        });
+      shown(<Live id="01X" />, view());
+    };
+    const checked = (id: string, s: string) => state(id, s).getAttribute('aria-checked');
+    const both = async () => {
+      await waitFor(() => expect(line('flecks')).toBeTruthy());
+      await press('f');
+      await press('11');
+    };
+    it('tells of the first when that is refused, and keeps the second', async () => {
+      keeping((f) => (f === 'walkers' ? refusal(422, 'state', 'is not known', 'use another') : undefined));
+      await both();
+      const alert = await screen.findByRole('alert');
+      expect(alert.textContent).toContain('Not kept: Specks that walk, yes');
+      expect(alert.textContent).toContain('is not known');
+      await waitFor(() => expect(held.get('eggs')).toBe('yes'));
+      expect(checked('walkers', 'yes')).toBe('false');
+      expect(checked('eggs', 'yes')).toBe('true');
+    });
+    it('tells of the second when that is refused, and takes a third with the version that holds', async () => {
+      keeping((f) => (f === 'eggs' ? refusal(422, 'state', 'is not known', 'use another') : undefined));
+      await both();
+      expect((await screen.findByRole('alert')).textContent).toContain('Not kept: Eggs, yes');
+      expect(checked('walkers', 'yes')).toBe('true');
+      await userEvent.click(state('walkers', 'no'));
+      await waitFor(() => expect(held.get('walkers')).toBe('no'));
+      expect(screen.getAllByRole('alert')).toHaveLength(1);
+      expect(document.querySelector('[data-stale]')).toBeNull();
+    });
+    it('tries a lost one again, and says so only when it stays lost', async () => {
+      keeping((_, n) => (n === 1 ? 'lost' : undefined));
+      await both();
+      await waitFor(() => expect(held.get('walkers')).toBe('yes'), { timeout: 5000 });
+      await waitFor(() => expect(held.get('eggs')).toBe('yes'), { timeout: 5000 });
+      expect(screen.queryByRole('alert')).toBeNull();
+    });
+    it('takes one whose answer was lost on the way back as kept', async () => {
+      keeping((_, n) => (n === 1 ? 'kept' : undefined));
+      await both();
+      await waitFor(() => expect(held.get('eggs')).toBe('yes'), { timeout: 5000 });
+      expect(screen.queryByRole('alert')).toBeNull();
+      expect(checked('walkers', 'yes')).toBe('true');
+    });
+    it('says which were not kept when the desk stays out of reach, each to be sent again', async () => {
+      let away = true;
+      keeping(() => (away ? 'lost' : undefined));
+      await both();
+      await waitFor(() => expect(screen.getAllByRole('alert')).toHaveLength(2), { timeout: 12_000 });
+      expect(document.querySelector('[data-refused=walkers]')?.textContent).toContain('cannot be reached');
+      away = false;
+      for (const b of screen.getAllByText('Send it again')) await userEvent.click(b);
+      await waitFor(() => expect([...held.keys()].sort()).toEqual(['eggs', 'walkers']));
+      await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    }, 20_000);
+    it('shows both sides when somebody else was quicker, and puts ours on top', async () => {
+      let first = true;
+      keeping((f) => {
+        if (f !== 'walkers' || !first) return undefined;
+        first = false;
+        return refusal(412, 'If-Match', 'is older', 'read again');
+      });
+      await both();
+      const alert = await screen.findByRole('alert');
+      await waitFor(() => expect(alert.textContent).toContain('Brann, Eggs: yes'));
+      await waitFor(() => expect(held.get('eggs')).toBe('yes'));
+      await userEvent.click(screen.getByText('Put mine on top'));
+      await waitFor(() => expect(held.get('walkers')).toBe('yes'));
+      await waitFor(() => expect(screen.queryByRole('alert')).toBeNull());
+    });
+  });
+  it('moves within the answers of a line by arrow keys, one stop for the tab key', async () => {
+    await open();
+    const stops = [...line('flecks').querySelectorAll('[role=radio]')].filter((b) => (b as HTMLElement).tabIndex === 0);
+    expect(stops).toHaveLength(1);
+    state('flecks', 'yes').focus();
+    await press('{ArrowRight}');
+    expect(document.activeElement).toBe(state('flecks', 'no'));
+    await press('{ArrowRight}');
+    expect(document.activeElement).toBe(state('flecks', 'yes'));
   });
   it('says which tool it was seen with, where a lens would tell more', async () => {
     await open();

@@ -1,24 +1,22 @@
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, take, type View } from '../api/client';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useToast } from '../ui/toast';
 import { IntakeFields } from './IntakeFields';
-import { emptyForm, type Form, toIntake } from './intake';
+import { emptyForm, type Form, readEarlier, toIntake } from './intake';
 
 /** What have you brought? The draft and its key survive reload, sign-out and a lost connection. */
 export function CheckIn({
   focus,
   onFocused,
   onDone,
-  day,
 }: {
   focus: boolean;
   onFocused: () => void;
   onDone: (v: View) => void;
-  day: string;
 }) {
   const [form, setForm, clear] = useDraft<Form>('checkin', emptyForm);
   const [trouble, setTrouble] = useState<Problem | null>(null);
@@ -43,7 +41,7 @@ export function CheckIn({
       const v = await take<View>(
         api.POST('/api/v1/cases', {
           params: { header: { 'Idempotency-Key': key } },
-          body: toIntake(form, day) as S['Intake'],
+          body: toIntake(form, await readEarlier(form)),
         }),
       );
       client.setQueryData(['case', v.id], v);

@@ -60,7 +60,6 @@ export function Counter() {
           <CheckIn
             focus={params.get('new') === '1'}
             onFocused={() => setParams({}, { replace: true })}
-            day={session.data?.now ?? ''}
             onDone={(v) => go(`/?in=${v.id}`)}
           />
           <section style={{ minWidth: 0 }} aria-label="Today">

@@ -2,9 +2,10 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { type Ref, useMemo } from 'react';
 import type { Problem } from '../api/client';
-import { useSession, useVocabulary } from '../api/hooks';
-import { Chips, weekday } from '../ui/bits';
-import { type Form, kinds, minds, places, readTreated } from './intake';
+import { useVocabulary } from '../api/hooks';
+import { Chips } from '../ui/bits';
+import { Earlier } from './Earlier';
+import { type Form, kinds, minds, places } from './intake';
 
 /** The fields of what was brought in, on the counter and on the bench. */
 export function IntakeFields({
@@ -19,10 +20,7 @@ export function IntakeFields({
   growerRef?: Ref<HTMLInputElement>;
 }) {
   const vocabulary = useVocabulary();
-  const session = useSession();
-  const day = session.data?.now ?? new Date().toISOString().slice(0, 10);
   const hosts = vocabulary.data?.hosts ?? [];
-  const remedies = vocabulary.data?.remedies ?? [];
   const options = useMemo(
     () =>
       hosts.flatMap((h) => [
@@ -104,20 +102,7 @@ export function IntakeFields({
           error: !!trouble?.field('daysToHarvest'),
           helperText: trouble?.field('daysToHarvest'),
         })}
-      {text('treated', 'Already sprayed with, and when', {
-        placeholder: 'soap 9 days ago, copper on Tuesday',
-        onChange: (e: { target: { value: string } }) =>
-          setForm((f) => ({ ...f, treated: e.target.value, treatedList: readTreated(e.target.value, day, remedies) })),
-        helperText:
-          trouble?.field('treated') ??
-          (form.treated &&
-            form.treatedList
-              .map(
-                (t) =>
-                  `${remedies.find((r) => r.id === t.remedy)?.name ?? `${t.what} (not matched)`}, ${weekday(t.on)}`,
-              )
-              .join(' · ')),
-      })}
+      <Earlier form={form} setForm={setForm} trouble={trouble} />
       {text('brought', 'What was brought', { placeholder: 'a shoot in a bag' })}
       {text('story', 'Their story', { multiline: true, minRows: 2, required: true })}
       <Chips

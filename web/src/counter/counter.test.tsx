@@ -23,9 +23,23 @@ beforeEach(() => {
 });
 const field = (label: RegExp) => screen.getByLabelText(label);
 
+const soap = [{ what: 'soap', on: '2026-07-02', remedy: 'soap' }];
 describe('checking in', () => {
+  beforeEach(() => desk('POST /api/v1/earlier', soap));
+  it('asks which, when a word could be two remedies', async () => {
+    const two = [{ what: 'neem', on: '2026-07-10', couldBe: ['soap', 'alcohol'] }];
+    desk('POST /api/v1/earlier', (a: { body: unknown }) => ({
+      body: (a.body as { text: string }).text.startsWith('neem') ? two : soap,
+    }));
+    await open();
+    await userEvent.type(field(/^Already sprayed/), 'neem yesterday');
+    expect(await screen.findByText(/Which neem was it/)).toBeTruthy();
+    await userEvent.click(screen.getByText('Insecticidal soap', { selector: '.chip' }));
+    expect(field(/^Already sprayed/)).toHaveProperty('value', 'Insecticidal soap yesterday');
+    await waitFor(() => expect(screen.queryByText(/Which neem was it/)).toBeNull());
+  });
   const open = async (done = vi.fn()) => {
-    const r = show(<CheckIn focus={false} onFocused={() => {}} onDone={done} day="2026-07-11" />);
+    const r = show(<CheckIn focus={false} onFocused={() => {}} onDone={done} />);
     await waitFor(() => expect(askedAt('GET /api/v1/vocabulary')).toHaveLength(1));
     return { ...r, done };
   };
@@ -44,7 +58,7 @@ describe('checking in', () => {
     const { done } = await open();
     await fill();
     expect(screen.getByText('Phaseolus coccineus')).toBeTruthy();
-    expect(screen.getByText('Insecticidal soap, Thursday 2 July')).toBeTruthy();
+    expect(await screen.findByText('Insecticidal soap, Thursday 2 July')).toBeTruthy();
     await userEvent.click(screen.getByText('Put it in the tray'));
     await waitFor(() => expect(done).toHaveBeenCalledTimes(1));
     expect(askedAt('POST /api/v1/cases')[0]?.body).toMatchObject({

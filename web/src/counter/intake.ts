@@ -1,4 +1,4 @@
-import type { S } from '../api/client';
+import { api, type S, take } from '../api/client';
 
 /** The counter's form as it is typed; days and urgency are text until sent. */
 export type Form = {
@@ -6,12 +6,14 @@ export type Form = {
   contact: string;
   plant: string;
   host: string;
-  form: string;
-  place: string;
+  form: NonNullable<S['Intake']['form']>;
+  place: S['Intake']['place'] | '';
   mind: string[];
   harvest: string;
   treated: string;
+  /** What the desk read in `treated`, and the text it read it in. */
   treatedList: S['Treated'][];
+  treatedFor: string;
   brought: string;
   story: string;
   urgency: string;
@@ -29,6 +31,7 @@ export const emptyForm: Form = {
   harvest: '',
   treated: '',
   treatedList: [],
+  treatedFor: '',
   brought: '',
   story: '',
   urgency: '0',
@@ -57,66 +60,25 @@ export const minds = [
   { id: 'pond', name: 'pond' },
 ];
 
-const back = (day: string, n: number) => {
-  const d = new Date(`${day}T12:00:00Z`);
-  d.setUTCDate(d.getUTCDate() - n);
-  return d.toISOString().slice(0, 10);
-};
-
-const weekdays = ['sunday', 'monday', 'tuesday', 'wednesday', 'thursday', 'friday', 'saturday'];
-
-/** Reads "soap 9", "oil 2 weeks ago", "copper yesterday", "neem on Tuesday", "sulfur 2026-07-01". */
-export function readTreated(
-  text: string,
-  day: string,
-  remedies: { id: string; name: string; ingredient?: string }[],
-): S['Treated'][] {
-  return text
-    .split(/[,;\n]/)
-    .map((t) => t.trim())
-    .filter(Boolean)
-    .map((t) => {
-      let n = 0;
-      let what = t;
-      const iso = t.match(/\d{4}-\d{2}-\d{2}/);
-      const ago = t.match(/(\d+)\s*(weeks?|w\b|months?|days?|d\b)?\s*(ago)?\s*$/i);
-      const wd = weekdays.findIndex((w) => new RegExp(`\\b${w.slice(0, 3)}`, 'i').test(t));
-      if (iso) what = t.replace(iso[0], '');
-      else if (/yesterday/i.test(t)) {
-        n = 1;
-        what = t.replace(/yesterday/i, '');
-      } else if (/today/i.test(t)) what = t.replace(/today/i, '');
-      else if (ago) {
-        n = Number(ago[1]) * (/^w/i.test(ago[2] ?? '') ? 7 : /^m/i.test(ago[2] ?? '') ? 30 : 1);
-        what = t.slice(0, ago.index);
-      } else if (wd >= 0) {
-        const today = new Date(`${day}T12:00:00Z`).getUTCDay();
-        n = (today - wd + 7) % 7 || 7;
-        what = t
-          .replace(/\b(on|last)\b/gi, '')
-          .replace(new RegExp(`\\b${(weekdays[wd] as string).slice(0, 3)}\\w*`, 'i'), '');
-      }
-      what = what.replace(/\s+/g, ' ').trim() || t;
-      const low = what.toLowerCase();
-      const alias: Record<string, string> = { neem: 'azadirachtin', oil: 'summer-oil', detergent: 'soap', bt: 'btk' };
-      const id =
-        alias[low] ??
-        remedies.find((r) => r.id === low || r.name.toLowerCase() === low)?.id ??
-        remedies.find((r) => r.name.toLowerCase().includes(low) && low.length > 3 && !low.includes(' '))?.id;
-      return { what, on: iso ? iso[0] : back(day, n), ...(id ? { remedy: id } : {}) };
-    });
-}
-
 export const treatedText = (list: S['Treated'][] | undefined) =>
   (list ?? []).map((t) => `${t.what || t.remedy} ${t.on}`).join(', ');
 
-export const toIntake = (f: Form, day: string) => ({
+/** Has the desk read what was sprayed, unless it has read just that text already. */
+export async function readEarlier(form: Pick<Form, 'treated' | 'treatedFor' | 'treatedList'>): Promise<S['Treated'][]> {
+  const text = form.treated.trim();
+  if (!text) return [];
+  if (form.treatedFor === form.treated) return form.treatedList;
+  return take<S['Treated'][]>(api.POST('/api/v1/earlier', { body: { text } }));
+}
+
+/** The form as the desk takes it; a place left out is named by the desk as missing. */
+export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
   grower: f.grower.trim(),
   contact: f.contact.trim(),
   plant: f.plant.trim(),
   host: f.host,
   form: f.host ? '' : f.form,
-  place: f.place,
+  place: f.place as S['Intake']['place'],
   inBloom: f.mind.includes('bloom'),
   edible: f.mind.includes('eaten'),
   cat: f.mind.includes('cat'),
@@ -124,7 +86,7 @@ export const toIntake = (f: Form, day: string) => ({
   children: f.mind.includes('children'),
   pond: f.mind.includes('pond'),
   ...(f.mind.includes('eaten') && f.harvest !== '' ? { daysToHarvest: Number(f.harvest) } : {}),
-  treated: f.treated.trim() ? (f.treatedList.length ? f.treatedList : readTreated(f.treated, day, [])) : [],
+  treated,
   brought: f.brought.trim(),
   story: f.story.trim(),
   urgency: Number(f.urgency),
@@ -149,6 +111,7 @@ export const fromIntake = (i: S['Intake']): Form => ({
   harvest: i.daysToHarvest === undefined ? '' : String(i.daysToHarvest),
   treated: treatedText(i.treated),
   treatedList: i.treated ?? [],
+  treatedFor: treatedText(i.treated),
   brought: i.brought ?? '',
   story: i.story,
   urgency: String(i.urgency ?? 0),

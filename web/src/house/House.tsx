@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { useHouse, useSession, useVocabulary } from '../api/hooks';
@@ -9,6 +9,8 @@ import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { Labels } from './Labels';
+import { OwnPassword } from './OwnPassword';
+import { People } from './People';
 import { SchoolRules } from './SchoolRules';
 
 /** Policy, law and the bottles on this shelf: changed by the coordinator, effective at once. */
@@ -153,7 +155,8 @@ export default function House() {
                 </tbody>
               </table>
             </section>
-            <People />
+            <People boss={boss} />
+            <OwnPassword />
           </div>
         </div>
       </main>
@@ -191,25 +194,5 @@ function Edit({
       }}
       slotProps={{ htmlInput: { 'aria-label': label } }}
     />
-  );
-}
-
-function People() {
-  const { data } = useQuery({ queryKey: ['people'], queryFn: () => take(api.GET('/api/v1/people')) });
-  return (
-    <section className="sheet pad">
-      <h2>People</h2>
-      <table className="lines" style={{ marginTop: 8 }}>
-        <tbody>
-          {data?.map((p) => (
-            <tr key={p.id}>
-              <td>{p.name}</td>
-              <td className="quiet">{p.login}</td>
-              <td>{p.role}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </section>
   );
 }

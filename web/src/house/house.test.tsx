@@ -4,8 +4,10 @@ import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { S } from '../api/client';
 import { Problem } from '../api/client';
 import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { Toasts } from '../ui/toast';
 import House from './House';
 import { Labels } from './Labels';
+import { People } from './People';
 import { SchoolRules } from './SchoolRules';
 
 const rules = {
@@ -27,6 +29,64 @@ beforeEach(() => {
   desk('GET /api/v1/vocabulary', vocabulary);
   desk('GET /api/v1/people', [{ id: 'a', login: 'ansel', name: 'Ansel', role: 'advisor' }]);
   desk('GET /api/v1/house', () => ({ body: rules, headers: { ETag: '"8"' } }));
+});
+
+describe('people', () => {
+  const people = [
+    { id: 'o', login: 'odile', name: 'Odile', role: 'coordinator', active: true },
+    { id: 'a', login: 'ansel', name: 'Ansel', role: 'advisor', active: true },
+    { id: 'b', login: 'brann', name: 'Brann', role: 'advisor', active: false },
+  ];
+  const row = (login: string) => within(document.querySelector(`[data-person=${login}]`) as HTMLElement);
+  const open = async (boss: boolean) => {
+    desk('GET /api/v1/people', people);
+    show(
+      <Toasts>
+        <People boss={boss} />
+      </Toasts>,
+    );
+    await screen.findByText('Ansel');
+  };
+  it('are switched off, let in again and given a new password by the coordinator', async () => {
+    desk('PUT /api/v1/people/a', { ...people[1], active: false });
+    desk('PUT /api/v1/people/b', { ...people[2], active: true });
+    await open(true);
+    await userEvent.click(row('ansel').getByText('Switch off'));
+    expect(await screen.findByText('Ansel is switched off and signed out.')).toBeTruthy();
+    expect(askedAt('PUT /api/v1/people/a')[0]?.body).toEqual({ active: false });
+    await userEvent.click(row('brann').getByText('Let in again'));
+    await waitFor(() => expect(askedAt('PUT /api/v1/people/b')[0]?.body).toEqual({ active: true }));
+    await userEvent.click(row('ansel').getByText('New password'));
+    await userEvent.type(screen.getByLabelText('New password for Ansel'), 'a-new-password{Enter}');
+    await waitFor(() => expect(askedAt('PUT /api/v1/people/a')[1]?.body).toEqual({ password: 'a-new-password' }));
+  });
+  it('say why somebody cannot be switched off', async () => {
+    desk('PUT /api/v1/people/o', () => refusal(422, 'role', 'Odile is the only coordinator', 'make somebody else one'));
+    await open(true);
+    await userEvent.click(row('odile').getByText('Switch off'));
+    expect((await screen.findByRole('alert')).textContent).toContain('only coordinator');
+  });
+  it('are let in with a role and a first password', async () => {
+    desk('POST /api/v1/people', people[1]);
+    await open(true);
+    await userEvent.click(screen.getByText('Let somebody in'));
+    await type('Name', 'Isolde');
+    await type('Sign-in name', 'isolde');
+    await type('First password', 'a-long-password');
+    await userEvent.click(screen.getByText('Let them in'));
+    await waitFor(() => expect(askedAt('POST /api/v1/people')).toHaveLength(1));
+    expect(askedAt('POST /api/v1/people')[0]?.body).toEqual({
+      login: 'isolde',
+      name: 'Isolde',
+      role: 'advisor',
+      password: 'a-long-password',
+    });
+  });
+  it('are only read by anybody else', async () => {
+    await open(false);
+    expect(screen.queryByText('Switch off')).toBeNull();
+    expect(screen.getByText('switched off')).toBeTruthy();
+  });
 });
 
 describe('the bottles on this shelf', () => {

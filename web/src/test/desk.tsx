@@ -64,7 +64,6 @@ export function show(ui: ReactNode, client = new QueryClient({ defaultOptions: {
 
 /** A small vocabulary: enough of the herbarium for one mite on one plant. */
 export const vocabulary = {
-  units: ['mL', 'L'],
   findings: [],
   hosts: [],
   causes: [

@@ -2,6 +2,8 @@ import { act, render, renderHook, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it, vi } from 'vitest';
 import type { S } from '../api/client';
+import { show } from '../test/desk';
+import { Boundary } from './Boundary';
 import { Chips, StatusMark } from './bits';
 import { useDraft } from './draft';
 import { KeyHost, useKeys } from './keys';
@@ -103,5 +105,31 @@ describe('the tilt', () => {
     const svg = text(reading(0.05, { looked: 0, tilt: [], tiltTotal: 3 }));
     expect(svg.querySelector<SVGGElement>('.beam')?.style.transform).toContain('rotate(0deg)');
     expect(svg.querySelector('svg')?.getAttribute('aria-label')).toBe('The tilt: nothing weighed yet');
+  });
+});
+
+function Part({ of }: { of: { broken: boolean } }) {
+  if (of.broken) throw new Error('null of a stored sheet');
+  return <p>the sheet</p>;
+}
+
+describe('a part of the page that breaks', () => {
+  it('says so, leaves the rest standing, and can be drawn again', async () => {
+    vi.spyOn(console, 'error').mockImplementation(() => {});
+    const part = { broken: true };
+    show(
+      <>
+        <p>the rest</p>
+        <Boundary>
+          <Part of={part} />
+        </Boundary>
+      </>,
+    );
+    expect(screen.getByText('the rest')).toBeTruthy();
+    expect(screen.getByRole('alert').textContent).toContain('our mistake');
+    part.broken = false;
+    await userEvent.click(screen.getByText('Draw it again'));
+    expect(screen.getByText('the sheet')).toBeTruthy();
+    vi.restoreAllMocks();
   });
 });

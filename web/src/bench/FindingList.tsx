@@ -1,0 +1,102 @@
+import { FindingRow } from './FindingRow';
+import { parts, topicOf } from './topics';
+import type { LookState } from './useLookState';
+
+/** The lines of the part in hand, or those that fit what was typed. */
+export function FindingList({ s }: { s: LookState }) {
+  const title = s.say
+    ? 'Lines that fit'
+    : s.part === 'leaf'
+      ? `Leaf, ${s.under ? 'underside' : 'upper side'}`
+      : (parts.find((p) => p.id === s.part)?.name ?? '');
+  const open = s.shown.filter((f) => !s.answers.has(f.id)).length;
+  return (
+    <section className="sheet" aria-label="Findings">
+      <Say s={s} />
+      <div className="row" style={{ padding: '6px 12px 4px' }}>
+        <h3>{title}</h3>
+        <small>
+          {s.shown.length - open} looked at, {open} open
+          {' · '}
+          <button
+            type="button"
+            className="plain"
+            style={{ textDecoration: 'underline' }}
+            aria-pressed={s.tool === 'eye'}
+            onClick={() => s.setTool((t) => (t === 'eye' ? 'own' : 'eye'))}
+          >
+            {s.tool === 'eye' ? 'naked eye' : 'with the lens'}
+          </button>
+        </small>
+      </div>
+      <Topics s={s} />
+      <div className="scroll" ref={s.list}>
+        {s.shown.length === 0 && (
+          <p className="pad quiet">{s.say ? 'No line says that. Try a plainer word.' : 'Nothing to look at here.'}</p>
+        )}
+        {s.shown.map((f, i) => {
+          const before = s.shown[i - 1];
+          const head = !s.say && !s.topic && s.topics.length > 1 && (!before || topicOf(before) !== topicOf(f));
+          return (
+            <div key={f.id}>
+              {head && <h4 className="topic">{topicOf(f)}</h4>}
+              <FindingRow s={s} f={f} i={i} />
+            </div>
+          );
+        })}
+      </div>
+    </section>
+  );
+}
+
+function Say({ s }: { s: LookState }) {
+  return (
+    <div className="say">
+      <input
+        ref={s.box}
+        value={s.say}
+        aria-label="Say what you see"
+        placeholder="say what you see, or arrow to a line"
+        onChange={(e) => {
+          s.setSay(e.target.value);
+          s.setAt(0);
+        }}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') {
+            s.setSay('');
+            s.box.current?.blur();
+          }
+          if (e.key === 'Enter' || e.key === 'ArrowDown') {
+            e.preventDefault();
+            s.box.current?.blur();
+          }
+        }}
+      />
+      <kbd>s</kbd>
+    </div>
+  );
+}
+
+function Topics({ s }: { s: LookState }) {
+  if (s.say || s.topics.length < 2) return null;
+  const asked = s.next && s.byId.get(s.next.finding);
+  return (
+    <div className="topics" role="group" aria-label="Groups of lines">
+      {['', ...s.topics].map((t) => (
+        <button
+          type="button"
+          key={t}
+          aria-pressed={s.topic === t}
+          data-topic={t}
+          className={t && asked && topicOf(asked) === t ? 'next' : ''}
+          onClick={() => {
+            s.setTopic(t);
+            s.setAt(0);
+          }}
+        >
+          {t || 'all'}
+        </button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,60 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Problem, take } from '../api/client';
+import { Trouble } from '../ui/bits';
+import { useToast } from '../ui/toast';
+
+/** One's own password, and an end to every session of one's own. */
+export function OwnPassword() {
+  const [form, setForm] = useState({ old: '', password: '' });
+  const say = useToast();
+  const keep = useMutation<unknown, Problem>({
+    mutationFn: () => take(api.PUT('/api/v1/session/password', { body: form })),
+    onSuccess: () => {
+      setForm({ old: '', password: '' });
+      say({ text: 'Kept. Everywhere else you are signed out.' });
+    },
+  });
+  const everywhere = useMutation({
+    mutationFn: () => take(api.DELETE('/api/v1/sessions')),
+    onSuccess: () => window.location.assign('/'),
+  });
+  const field = (k: keyof typeof form, label: string, complete: string) => (
+    <TextField
+      type="password"
+      label={label}
+      value={form[k]}
+      autoComplete={complete}
+      onChange={(e) => setForm({ ...form, [k]: e.target.value })}
+      error={!!keep.error?.field(k)}
+      helperText={keep.error?.field(k)}
+    />
+  );
+  return (
+    <form
+      className="sheet pad form"
+      aria-label="Your password"
+      onSubmit={(e) => {
+        e.preventDefault();
+        keep.mutate();
+      }}
+    >
+      <h2>Your password</h2>
+      <div className="halves">
+        {field('old', 'The one you have', 'current-password')}
+        {field('password', 'The new one', 'new-password')}
+      </div>
+      {!keep.error?.errors.length && <Trouble of={keep.error} />}
+      <div className="wrap">
+        <Button type="submit" variant="outlined" size="small" disabled={!form.old || !form.password || keep.isPending}>
+          Keep the new one
+        </Button>
+        <Button size="small" onClick={() => everywhere.mutate()}>
+          Sign out on every machine
+        </Button>
+      </div>
+    </form>
+  );
+}

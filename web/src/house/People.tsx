@@ -1,0 +1,152 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, type Problem, type S, take } from '../api/client';
+import { Trouble } from '../ui/bits';
+import { useToast } from '../ui/toast';
+
+type Role = S['Account']['role'];
+const roles: Role[] = ['coordinator', 'advisor', 'trainee'];
+const nobody = { login: '', name: '', role: 'advisor' as Role, password: '' };
+
+/** Who may sign in. The coordinator lets people in, changes their role, gives a new password, and switches them off. */
+export function People({ boss }: { boss: boolean }) {
+  const { data } = useQuery({ queryKey: ['people'], queryFn: () => take(api.GET('/api/v1/people')) });
+  const client = useQueryClient();
+  const say = useToast();
+  const [secret, setSecret] = useState<{ id: string; text: string } | null>(null);
+  const [add, setAdd] = useState<typeof nobody | null>(null);
+  const kept = (text: string) => () => {
+    setSecret(null);
+    setAdd(null);
+    say({ text });
+    void client.invalidateQueries({ queryKey: ['people'] });
+  };
+  const change = useMutation<S['Account'], Problem, { id: string; body: S['Change'] }>({
+    mutationFn: ({ id, body }) => take(api.PUT('/api/v1/people/{id}', { params: { path: { id } }, body })),
+    onSuccess: (a) => kept(a.active ? `Kept for ${a.name}.` : `${a.name} is switched off and signed out.`)(),
+  });
+  const join = useMutation<S['Person'], Problem, S['NewPerson']>({
+    mutationFn: (body) => take(api.POST('/api/v1/people', { body })),
+    onSuccess: (p) => kept(`${p.name} may sign in.`)(),
+  });
+  const typed = (k: keyof typeof nobody, label: string, type = 'text') =>
+    add && (
+      <TextField
+        label={label}
+        type={type}
+        value={add[k]}
+        onChange={(e) => setAdd({ ...add, [k]: e.target.value })}
+        error={!!join.error?.field(k)}
+        helperText={join.error?.field(k)}
+        autoComplete="off"
+      />
+    );
+  return (
+    <section className="sheet pad stack" data-people>
+      <div className="row mid">
+        <h2>People</h2>
+        {boss && !add && (
+          <Button size="small" variant="outlined" onClick={() => setAdd(nobody)}>
+            Let somebody in
+          </Button>
+        )}
+      </div>
+      <Trouble of={change.error} />
+      {add && (
+        <form
+          className="form"
+          onSubmit={(e) => {
+            e.preventDefault();
+            join.mutate(add);
+          }}
+        >
+          <div className="halves">
+            {typed('name', 'Name')}
+            {typed('login', 'Sign-in name')}
+          </div>
+          <div className="halves">
+            <RolePick value={add.role} label="Role of the new person" onPick={(role) => setAdd({ ...add, role })} />
+            {typed('password', 'First password', 'password')}
+          </div>
+          <div className="wrap">
+            <Button type="submit" variant="contained" size="small" disabled={join.isPending}>
+              Let them in
+            </Button>
+            <Button size="small" onClick={() => setAdd(null)}>
+              Not now
+            </Button>
+          </div>
+        </form>
+      )}
+      <ul className="people">
+        {data?.map((p) => (
+          <li key={p.id} data-person={p.login} className={p.active ? 'person' : 'person off'}>
+            <span>
+              <b>{p.name}</b> <small>{p.login}</small>
+            </span>
+            {boss ? (
+              <span className="wrap">
+                <RolePick
+                  value={p.role}
+                  label={`Role of ${p.name}`}
+                  onPick={(role) => change.mutate({ id: p.id, body: { role } })}
+                />
+                <Button size="small" onClick={() => setSecret({ id: p.id, text: '' })}>
+                  New password
+                </Button>
+                <Button size="small" onClick={() => change.mutate({ id: p.id, body: { active: !p.active } })}>
+                  {p.active ? 'Switch off' : 'Let in again'}
+                </Button>
+              </span>
+            ) : (
+              <span className="quiet">{p.active ? p.role : 'switched off'}</span>
+            )}
+            {secret?.id === p.id && (
+              <form
+                className="wrap"
+                onSubmit={(e) => {
+                  e.preventDefault();
+                  change.mutate({ id: p.id, body: { password: secret.text } });
+                }}
+              >
+                <TextField
+                  type="password"
+                  label={`New password for ${p.name}`}
+                  value={secret.text}
+                  autoFocus
+                  autoComplete="new-password"
+                  onChange={(e) => setSecret({ id: p.id, text: e.target.value })}
+                />
+                <Button type="submit" variant="contained" size="small">
+                  Keep it
+                </Button>
+              </form>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function RolePick({ value, label, onPick }: { value: Role; label: string; onPick: (r: Role) => void }) {
+  return (
+    <TextField
+      select
+      size="small"
+      value={value}
+      onChange={(e) => onPick(e.target.value as Role)}
+      slotProps={{ htmlInput: { 'aria-label': label } }}
+      style={{ minWidth: 132 }}
+    >
+      {roles.map((r) => (
+        <MenuItem key={r} value={r}>
+          {r}
+        </MenuItem>
+      ))}
+    </TextField>
+  );
+}
