@@ -6,6 +6,7 @@ import (
 	"strings"
 	"testing"
 
+	"github.com/chromedp/cdproto/storage"
 	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -104,7 +105,12 @@ func TestShots(t *testing.T) {
 		p.see(".paper")
 	})
 	p.do(chromedp.EmulateViewport(1280, 800))
-	take("house", func() { p.open("/house"); p.see(`[data-policy]`) })
+	take("house", func() { // as the coordinator sees it
+		p.do(storage.ClearCookies())
+		p.signIn("odile")
+		p.open("/house")
+		p.see(`[data-policy]`)
+	})
 }
 
 // One picture of each main view, all of them in the README, with room for the

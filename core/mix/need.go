@@ -181,6 +181,14 @@ func Place(r PlaceRequest) (Placed, error) {
 	if !ok {
 		l.Add("use", fmt.Sprintf("%q is not a place in the range", r.Use), "use low, middle or top")
 	}
+	for _, x := range []struct {
+		field, per string
+		said       bool
+	}{{"area", "m2", r.Area != ""}, {"pots", "pot L", len(r.Pots) > 0}, {"plants", "plant", r.Plants != 0}} {
+		if x.said && x.per != r.Per {
+			l.Add(x.field, "is not what this amount goes by", "leave it out; it goes by "+map[string]string{"m2": "area", "pot L": "pots", "plant": "plants"}[r.Per])
+		}
+	}
 	size := 0.0
 	var each []struct {
 		n int

@@ -190,7 +190,7 @@ type ActInput struct {
 	Counts  []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot, one number each"`
 	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
 	Helpers bool     `json:"helpers,omitempty"`
-	Stages  []string `json:"stages,omitempty"`
+	Stages  []string `json:"stages,omitempty" maxItems:"8"`
 	Drought bool     `json:"drought,omitempty"`
 	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
 	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`

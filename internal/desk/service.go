@@ -158,6 +158,11 @@ func CheckHouse(b *knowledge.Base, h remedy.House) error {
 			continue
 		}
 		l.AddErr("labels."+id, checkLabel(r, lab))
+		for i, c := range lab.Crops {
+			if len(c) > 60 {
+				l.Add(fmt.Sprintf("labels.%s.crops[%d]", id, i), "is longer than a name", "name a plant, its group or its family")
+			}
+		}
 	}
 	return l.Err()
 }

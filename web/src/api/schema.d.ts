@@ -2452,7 +2452,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBWVk5DVEdNMkZBNzgxM0tB"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBWM005QktQRlYyR1g3Tjk3"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2831,7 +2831,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -2841,16 +2841,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -2868,7 +2868,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2881,7 +2881,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3205,7 +3205,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3215,16 +3215,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3242,7 +3242,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3255,7 +3255,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3478,7 +3478,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3488,16 +3488,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3515,7 +3515,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3528,7 +3528,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3663,7 +3663,7 @@ export interface operations {
                      *             "group": "slugs",
                      *             "kind": "pest",
                      *             "name": "Slugs and snails",
-                     *             "p": 0.12571442662617607,
+                     *             "p": 0.12571442662617602,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -3700,7 +3700,7 @@ export interface operations {
                      *               "Predatory mite"
                      *             ],
                      *             "group": "leave it",
-                     *             "p": 0.1730837140663017
+                     *             "p": 0.17308371406630155
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -3735,7 +3735,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617607
+                     *         "p": 0.12571442662617602
                      *       },
                      *       "version": 4
                      *     }
@@ -4430,7 +4430,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4440,16 +4440,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4467,7 +4467,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4480,7 +4480,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4602,7 +4602,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4612,23 +4612,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -4639,14 +4639,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -5026,7 +5026,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5036,16 +5036,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5063,7 +5063,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5076,7 +5076,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6091,7 +6091,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6101,16 +6101,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6128,7 +6128,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6141,7 +6141,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [

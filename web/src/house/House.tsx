@@ -115,6 +115,7 @@ export default function House() {
             </section>
           </div>
           <div className="stack">
+            <OwnPassword />
             <Labels rules={rules} boss={boss} error={save.error} onChange={(h) => save.mutate(h)} />
             <section className="sheet pad">
               <h2>Local law, by active ingredient</h2>
@@ -156,7 +157,6 @@ export default function House() {
               </table>
             </section>
             <People boss={boss} />
-            <OwnPassword />
           </div>
         </div>
       </main>

@@ -9,11 +9,13 @@ import { useToast } from '../ui/toast';
 /** One's own password, and an end to every session of one's own. */
 export function OwnPassword() {
   const [form, setForm] = useState({ old: '', password: '' });
+  const [open, setOpen] = useState(false);
   const say = useToast();
   const keep = useMutation<unknown, Problem>({
     mutationFn: () => take(api.PUT('/api/v1/session/password', { body: form })),
     onSuccess: () => {
       setForm({ old: '', password: '' });
+      setOpen(false);
       say({ text: 'Kept. Everywhere else you are signed out.' });
     },
   });
@@ -35,26 +37,47 @@ export function OwnPassword() {
   return (
     <form
       className="sheet pad form"
-      aria-label="Your password"
+      aria-label="Your account"
       onSubmit={(e) => {
         e.preventDefault();
         keep.mutate();
       }}
     >
-      <h2>Your password</h2>
-      <div className="halves">
-        {field('old', 'The one you have', 'current-password')}
-        {field('password', 'The new one', 'new-password')}
+      <div className="row mid">
+        <h2>Your account</h2>
+        <span className="wrap">
+          {!open && (
+            <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
+              Change your password
+            </Button>
+          )}
+          <Button size="small" onClick={() => everywhere.mutate()}>
+            Sign out on every machine
+          </Button>
+        </span>
       </div>
-      {!keep.error?.errors.length && <Trouble of={keep.error} />}
-      <div className="wrap">
-        <Button type="submit" variant="outlined" size="small" disabled={!form.old || !form.password || keep.isPending}>
-          Keep the new one
-        </Button>
-        <Button size="small" onClick={() => everywhere.mutate()}>
-          Sign out on every machine
-        </Button>
-      </div>
+      {open && (
+        <>
+          <div className="halves">
+            {field('old', 'The one you have', 'current-password')}
+            {field('password', 'The new one', 'new-password')}
+          </div>
+          {!keep.error?.errors?.length && <Trouble of={keep.error} />}
+          <div className="wrap">
+            <Button
+              type="submit"
+              variant="contained"
+              size="small"
+              disabled={!form.old || !form.password || keep.isPending}
+            >
+              Keep the new one
+            </Button>
+            <Button size="small" onClick={() => setOpen(false)}>
+              Not now
+            </Button>
+          </div>
+        </>
+      )}
     </form>
   );
 }
