@@ -47,6 +47,7 @@ func New(e Entries) *Base {
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
 	b.Conflicts, _ = index(e.Conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
+	b.readRates()
 	return b
 }
 

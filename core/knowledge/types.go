@@ -147,6 +147,8 @@ type Rate struct {
 	High string `json:"high" yaml:"high"`
 	Form string `json:"form" yaml:"form"`
 	With string `json:"with,omitempty" yaml:"with" doc:"another part that has to be in the tank"`
+
+	read *readRate // by New
 }
 
 // PlaceRate is an amount over a place rather than in water: dust or gypsum on a bed,

@@ -16,6 +16,8 @@ type Part struct {
 	Low  string `json:"low,omitempty" doc:"the label's lowest rate"`
 	High string `json:"high,omitempty" doc:"the label's top rate; more than this is refused"`
 	Form string `json:"form,omitempty" doc:"emulsifier, powder, liquid, oil, soap or alcohol: decides the order of adding" enum:"emulsifier,powder,liquid,oil,soap,alcohol,"`
+
+	read *readRates // set by PartOf: the rates need no reading
 }
 
 // Request asks for a mix. Volume is the finished mix wanted in all; Sprayer is
@@ -198,14 +200,19 @@ func parsePart(p Part) (part, error) {
 	if _, ok := formOrder[p.Form]; !ok {
 		faults.Add("form", fmt.Sprintf("%q is not a form known here", p.Form), "use emulsifier, powder, liquid, oil, soap or alcohol")
 	}
-	out.rate, err = ParseRate(p.Rate)
+	parse := ParseRate
+	if p.read != nil {
+		known := map[string]Rate{p.Low: p.read.span.Low, p.High: p.read.span.High, p.Rate: p.read.rate}
+		parse = func(text string) (Rate, error) { return known[text], nil }
+	}
+	out.rate, err = parse(p.Rate)
 	addRateFault(&faults, "rate", err)
 	rateOK := err == nil
 	bound := func(field, text string) *Rate {
 		if text == "" {
 			return nil
 		}
-		r, err := ParseRate(text)
+		r, err := parse(text)
 		addRateFault(&faults, field, err)
 		if err == nil && rateOK && r.Dim != out.rate.Dim {
 			faults.Add(field, "weighs where the rate measures, or the other way round", "give both by volume or both by weight")

@@ -27,6 +27,9 @@ type Rate struct {
 	Dim      Dimension
 	Fraction *big.Rat
 	Text     string // as the person or the label wrote it
+
+	Target, Stock *big.Rat // of a strength, in per cent
+	own           bool     // thinned from a bottle of the person's own
 }
 
 var (
@@ -56,7 +59,7 @@ func ParseRate(s string) (Rate, error) {
 		if err != nil {
 			return Rate{}, err
 		}
-		return checked(Rate{PerCent, Volume, v.Quo(v, hundred), s})
+		return checked(Rate{Kind: PerCent, Dim: Volume, Fraction: v.Quo(v, hundred), Text: s})
 	}
 	num, den, ok := strings.Cut(t, " per ")
 	if !ok {
@@ -82,7 +85,7 @@ func ParseRate(s string) (Rate, error) {
 	if per.Value.Sign() == 0 {
 		return Rate{}, fault.New("rate", "per nothing is no rate", "write how much goes into how much water, like 5 g per L")
 	}
-	return checked(Rate{PerVolume, q.Unit.Dim, new(big.Rat).Quo(q.Base(), per.Base()), s})
+	return checked(Rate{Kind: PerVolume, Dim: q.Unit.Dim, Fraction: new(big.Rat).Quo(q.Base(), per.Base()), Text: s})
 }
 
 // cutSlash splits "10 mL/L" at the slash between units, not at one in "1/2".
@@ -110,7 +113,7 @@ func parseStrength(s, t string) (Rate, error) {
 	if target.Cmp(stock) > 0 {
 		return Rate{}, fault.New("rate", fmt.Sprintf("the stock of %s %% is weaker than the %s %% wanted", Decimal(stock, 4), Decimal(target, 4)), "use a stronger stock, or a weaker target")
 	}
-	return checked(Rate{Strength, Volume, new(big.Rat).Quo(target, stock), s})
+	return checked(Rate{Kind: Strength, Dim: Volume, Fraction: new(big.Rat).Quo(target, stock), Text: s, Target: target, Stock: stock})
 }
 
 func parseRatio(s, t string) (Rate, error) {
@@ -132,7 +135,7 @@ func parseRatio(s, t string) (Rate, error) {
 	if n.Sign() == 0 {
 		return Rate{}, fault.New("rate", "one part in nothing is no rate", "write 1:N with N of 1 or more")
 	}
-	return checked(Rate{OneToN, Volume, new(big.Rat).Inv(n), s})
+	return checked(Rate{Kind: OneToN, Dim: Volume, Fraction: new(big.Rat).Inv(n), Text: s})
 }
 
 func checked(r Rate) (Rate, error) {
@@ -145,26 +148,6 @@ func checked(r Rate) (Rate, error) {
 		return Rate{}, fault.New("rate", fmt.Sprintf("%q is more product than mix", r.Text), "check the units of the rate")
 	}
 	return r, nil
-}
-
-// CheckRange refuses a label's range that cannot be read, weighs at one end and
-// measures at the other, or stands upside down. Errors name low or high.
-func CheckRange(low, high string) error {
-	var l fault.List
-	read := func(field, text string) Rate {
-		r, err := ParseRate(text)
-		addRateFault(&l, field, err)
-		return r
-	}
-	lo, hi := read("low", low), read("high", high)
-	switch {
-	case l.Err() != nil:
-	case lo.Dim != hi.Dim:
-		l.Add("high", "weighs where the low measures, or the other way round", "give both by volume or both by weight")
-	case lo.Fraction.Cmp(hi.Fraction) > 0:
-		l.Add("low", fmt.Sprintf("%s (%s) is above the top of %s (%s)", low, lo.PerLitre(), high, hi.PerLitre()), "give both as they stand on the label")
-	}
-	return l.Err()
 }
 
 // Share places the rate between a label's low and high, 0 to 1, for the mark

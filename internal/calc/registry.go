@@ -6,13 +6,13 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
 	"botanik/core/mix"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
-	"botanik/internal/desk"
 )
 
 // DiagnoseIn is a sample: what is known before looking, and the looks.
@@ -80,12 +80,12 @@ type rateOut struct {
 }
 
 type blendIn struct {
-	desk.MixInput
+	dosage.MixInput
 	House remedy.House `json:"house,omitempty"`
 }
 
 type placeIn struct {
-	desk.PlaceInput
+	dosage.PlaceInput
 	House remedy.House `json:"house,omitempty"`
 }
 
@@ -196,7 +196,9 @@ func init() {
 	add("diagnose", "rank what a sample could be, with reasons and the next look", `{"host":"passionflower","place":"balcony","month":7,"looks":[{"finding":"flecks","state":"many"},{"finding":"walkers","state":"many","certainty":"think"},{"finding":"touch","state":"stays"}]}`, Diagnose)
 	add("advise", "the ladder of remedies for a cause and a case, each go, care, not now or no", `{"cause":"two-spotted-mite","case":{"host":"bean","place":"garden","date":"2026-07-10","edible":true,"daysToHarvest":5,"tempC":22,"earlier":[{"remedy":"summer-oil","on":"2026-06-30"}]}}`, Advise)
 	add("mix", "amounts per tank, spoons, order and what to buy", `{"volume":"3 L","sprayer":"1 L","spoons":"metric","parts":[{"name":"Insecticidal soap","rate":"15 mL per L","low":"10 mL per L","high":"20 mL per L","form":"soap"}]}`, func(_ *knowledge.Base, in mix.Request) (mix.Plan, error) { return mix.Make(in) })
-	add("blend", "the mix of one remedy of the herbarium within its label range", `{"remedy":"soap","use":"middle","volume":"1 L","spoons":"us"}`, func(b *knowledge.Base, in blendIn) (desk.Mixed, error) { return desk.Blend(b, in.House, in.MixInput) })
+	add("blend", "the mix of one remedy of the herbarium within its label range", `{"remedy":"soap","use":"middle","volume":"1 L","spoons":"us"}`, func(b *knowledge.Base, in blendIn) (dosage.Mixed, error) {
+		return dosage.Blend(b, in.House, in.MixInput)
+	})
 	add("convert", "the same amount in another unit, exactly", `{"amount":"2 US tbsp","to":"mL"}`, func(_ *knowledge.Base, in convertIn) (mix.Converted, error) {
 		return mix.ConvertedTo(in.Amount, in.To)
 	})
@@ -209,8 +211,8 @@ func init() {
 		return rateOut{r.Kind, r.PerLitre(), f}, nil
 	})
 	add("need", "how much mix wets these plants on both sides of the leaves; an estimate", `{"plants":[{"count":2,"heightCm":80,"widthCm":60,"leaf":"dense"}]}`, func(_ *knowledge.Base, in needIn) (mix.Need, error) { return mix.SprayNeed(in.Plants) })
-	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, func(b *knowledge.Base, in placeIn) (desk.Dosed, error) {
-		return desk.PlaceDose(b, in.House, in.PlaceInput)
+	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, func(b *knowledge.Base, in placeIn) (dosage.Dosed, error) {
+		return dosage.OverArea(b, in.House, in.PlaceInput)
 	})
 	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
 		return differential.NewEngine(b).Split(in.Causes)

@@ -37,7 +37,7 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in Intake, key string
 	sum := sha256.Sum256(raw)
 	now := s.Now()
 	row, _, err := s.Store.AddCase(ctx, s.today(id).Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
-		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, Photos: []Photo{}, Doses: []Dosed{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
+		c := Case{ID: newID(now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: now, UpdatedAt: now, Doc: Doc{Intake: in, Looks: []LookRecord{}, Photos: []Photo{}, Doses: []KeptDose{}, FollowUps: []FollowUp{}, Given: []Treated{}}}
 		row, err := s.row(&c)
 		return row, store.Event{At: store.Stamp(now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, Before: "", After: row.Doc}, err
 	})
@@ -219,7 +219,7 @@ func unrow(r store.Case) (Case, error) {
 		c.Photos = []Photo{}
 	}
 	if c.Doses == nil {
-		c.Doses = []Dosed{}
+		c.Doses = []KeptDose{}
 	}
 	if c.FollowUps == nil {
 		c.FollowUps = []FollowUp{}

@@ -129,7 +129,7 @@ func (s *Service) repeatRequest(ctx context.Context, c *Case) (lifecycle.RepeatR
 func (s *Service) stillHolds(ctx context.Context, c *Case) error {
 	var l fault.List
 	if m := c.Mix; m != nil {
-		_, err := s.Blend(ctx, MixInput{Remedy: m.Remedy, Rate: m.Rate, Use: m.Use, Volume: m.Volume, Sprayer: m.Sprayer, Spoons: m.Spoons, Stock: m.Stock, With: m.With, BothLabels: m.BothLabels, Treatments: m.Treatments})
+		_, err := s.Blend(ctx, m.Input())
 		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
 			f.Mend = "work the amounts out anew on the Mix step; " + f.Mend
 			return f

@@ -5,7 +5,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/differential"
-	"botanik/core/mix"
+	"botanik/core/dosage"
 	"botanik/internal/people"
 )
 
@@ -89,32 +89,16 @@ type Treatment struct {
 	By       string   `json:"by"`
 }
 
-// Mixed is the mix worked out for the grower's own sprayer.
-type Mixed struct {
-	Remedy  string   `json:"remedy"`
-	Rate    string   `json:"rate"` // id of the label range
-	Use     string   `json:"use"`  // the rate chosen, in words
-	Volume  string   `json:"volume"`
-	Sprayer string   `json:"sprayer"`
-	Spoons  string   `json:"spoons,omitempty"`
-	Plan    mix.Plan `json:"plan"`
-	By      string   `json:"by"`
-
-	Stock      string   `json:"stock,omitempty"`
-	With       []Beside `json:"with,omitempty"`
-	BothLabels bool     `json:"bothLabels,omitempty"`
-	Treatments int      `json:"treatments,omitempty"`
-	Mind       []string `json:"mind,omitempty" doc:"for the advisor, not for the page"`
+// KeptMix is the mix worked out for the grower's own sprayer, and by whom.
+type KeptMix struct {
+	dosage.Mixed
+	By string `json:"by"`
 }
 
-// Dosed is dust, drench or helpers worked out for a bed, pots or plants.
-type Dosed struct {
-	Remedy string     `json:"remedy"`
-	Dose   string     `json:"dose"` // id of the herbarium's range
-	Input  PlaceInput `json:"input"`
-	Placed mix.Placed `json:"placed"`
-	Mind   []string   `json:"mind,omitempty" doc:"for the advisor, not for the page"`
-	By     string     `json:"by"`
+// KeptDose is dust, drench or helpers worked out for a bed, pots or plants.
+type KeptDose struct {
+	dosage.Dosed
+	By string `json:"by"`
 }
 
 // Days are the treatment days.
@@ -168,8 +152,8 @@ type Doc struct {
 	Verdict   *Verdict     `json:"verdict,omitempty"`
 	Act       *Act         `json:"act,omitempty"`
 	Treatment *Treatment   `json:"treatment,omitempty"`
-	Mix       *Mixed       `json:"mix,omitempty"`
-	Doses     []Dosed      `json:"doses"`
+	Mix       *KeptMix     `json:"mix,omitempty"`
+	Doses     []KeptDose   `json:"doses"`
 	Days      *Days        `json:"days,omitempty"`
 	Handover  *Handover    `json:"handover,omitempty"`
 	Page      *Page        `json:"page,omitempty"`
@@ -197,7 +181,7 @@ func (d *Doc) clear(sections ...casework.Section) {
 		case casework.SecMix:
 			d.Mix = nil
 		case casework.SecDose:
-			d.Doses = []Dosed{}
+			d.Doses = []KeptDose{}
 		case casework.SecDays:
 			d.Days = nil
 		case casework.SecHandover:

@@ -6,60 +6,23 @@ import (
 	"slices"
 	"strings"
 
+	"botanik/core/dosage"
 	"botanik/core/fault"
-	"botanik/core/knowledge"
 	"botanik/core/mix"
 	"botanik/core/remedy"
 )
 
-// PlaceInput asks for dust, drench or helpers over a bed, pots or plants.
-type PlaceInput struct {
-	Remedy string    `json:"remedy" doc:"remedy id"`
-	Dose   string    `json:"dose,omitempty" doc:"id of its range; left out for the first"`
-	Use    string    `json:"use,omitempty" enum:"low,middle,top,"`
-	Area   string    `json:"area,omitempty" maxLength:"40" doc:"like '3 m2' or '20 sq ft'"`
-	Pots   []mix.Pot `json:"pots,omitempty" maxItems:"12"`
-	Plants int       `json:"plants,omitempty" minimum:"0" maximum:"5000"`
-}
-
 // Place works an amount out, case or no case.
-func (s *Service) Place(ctx context.Context, in PlaceInput) (Dosed, error) {
+func (s *Service) Place(ctx context.Context, in dosage.PlaceInput) (dosage.Dosed, error) {
 	house, _, err := s.HouseRules(ctx)
 	if err != nil {
-		return Dosed{}, err
+		return dosage.Dosed{}, err
 	}
-	return PlaceDose(s.Base, house, in)
-}
-
-// PlaceDose is Place without a desk, under a house's law.
-func PlaceDose(b *knowledge.Base, house remedy.House, in PlaceInput) (Dosed, error) {
-	r := b.Remedy(in.Remedy)
-	if r == nil {
-		return Dosed{}, fault.New("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", in.Remedy), "use an id from kb list remedies")
-	}
-	if len(r.Doses) == 0 {
-		return Dosed{}, fault.New("remedy", r.Name+" has no amount for a bed or pot", "it is mixed, or used as it is")
-	}
-	if err := lawful(r, house, "remedy"); err != nil {
-		return Dosed{}, err
-	}
-	d := r.Doses[0]
-	if in.Dose != "" {
-		i := slices.IndexFunc(r.Doses, func(x knowledge.PlaceRate) bool { return x.ID == in.Dose })
-		if i < 0 {
-			return Dosed{}, fault.New("dose", fmt.Sprintf("%s has no range %q", r.Name, in.Dose), "leave it out for the first")
-		}
-		d = r.Doses[i]
-	}
-	p, err := mix.Place(mix.PlaceRequest{Name: r.Name, Per: d.Per, Low: d.Low, High: d.High, Unit: d.Unit, Use: in.Use, Area: in.Area, Pots: in.Pots, Plants: in.Plants})
-	if err != nil {
-		return Dosed{}, err
-	}
-	return Dosed{Remedy: r.ID, Dose: d.ID, Input: in, Placed: p, Mind: houseWarnings(r, house)}, nil
+	return dosage.OverArea(s.Base, house, in)
 }
 
 // SetDose keeps such an amount with the case.
-func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in PlaceInput) (View, error) {
+func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in dosage.PlaceInput) (View, error) {
 	d, err := s.Place(ctx, in)
 	if err != nil {
 		return View{}, err
@@ -71,13 +34,12 @@ func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, 
 		if err := s.mayUse(ctx, c, []string{in.Remedy}); err != nil {
 			return "", err
 		}
-		d.By = who.Name
-		i := slices.IndexFunc(c.Doses, func(x Dosed) bool { return x.Remedy == in.Remedy })
+		i := slices.IndexFunc(c.Doses, func(x KeptDose) bool { return x.Remedy == in.Remedy })
 		list := slices.Clone(c.Doses)
 		if i >= 0 {
-			list[i] = d
+			list[i] = KeptDose{d, who.Name}
 		} else {
-			list = append(list, d)
+			list = append(list, KeptDose{d, who.Name})
 		}
 		c.Doses = list
 		return s.Base.Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil

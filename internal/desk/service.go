@@ -11,6 +11,7 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/plain"
@@ -157,12 +158,7 @@ func CheckHouse(b *knowledge.Base, h remedy.House) error {
 			l.Add("labels."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
 			continue
 		}
-		l.AddErr("labels."+id, checkLabel(r, lab))
-		for i, c := range lab.Crops {
-			if len(c) > 60 {
-				l.Add(fmt.Sprintf("labels.%s.crops[%d]", id, i), "is longer than a name", "name a plant, its group or its family")
-			}
-		}
+		l.AddErr("labels."+id, dosage.CheckLabel(r, lab))
 	}
 	return l.Err()
 }

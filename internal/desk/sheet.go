@@ -199,8 +199,8 @@ func (s *Service) step(id string) SheetStep {
 	return SheetStep{Name: r.Name, How: r.How, Cautions: r.Cautions, Wear: wear, Storage: r.Storage}
 }
 
-func sheetMix(r *knowledge.Remedy, m *Mixed) *SheetMix {
-	product := strings.TrimSuffix(r.Name, " with emulsifier")
+func sheetMix(r *knowledge.Remedy, m *KeptMix) *SheetMix {
+	product := r.Product()
 	for _, p := range m.Plan.Buy {
 		if p.Name != product {
 			product += " with " + strings.ToLower(p.Name)

@@ -1,6 +1,7 @@
 package desk_test
 
 import (
+	"botanik/core/dosage"
 	"context"
 	"errors"
 	"testing"
@@ -88,7 +89,7 @@ func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 			b.known(hosta, "slug")
 			b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Press: "moderate"}))
 			b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"iron-bait"}, ""))
-			b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "iron-bait", Area: "3 m2"}))
+			b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "iron-bait", Area: "3 m2"}))
 			require.Len(t, b.v.Doses, 1)
 			b.keep(change(b))
 			assert.Empty(t, b.v.Doses)
@@ -101,7 +102,7 @@ func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 		b := open(t)
 		b.known(hosta, "slug")
 		b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"iron-bait"}, ""))
-		b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "iron-bait", Area: "3 m2"}))
+		b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "iron-bait", Area: "3 m2"}))
 		b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 1}))
 		b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 		b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, move))
@@ -143,7 +144,7 @@ func TestADatabaseErrorIsNotTheAdvisorsFault(t *testing.T) {
 	require.Error(t, err)
 	assert.False(t, fault.Is(err), "%v", err)
 	require.NoError(t, b.Store.Close())
-	_, err = b.Blend(context.Background(), desk.MixInput{Remedy: "soap", Volume: "1 L"})
+	_, err = b.Blend(context.Background(), dosage.MixInput{Remedy: "soap", Volume: "1 L"})
 	require.Error(t, err)
 	assert.False(t, fault.Is(err), "%v", err)
 	assert.True(t, fault.Is(func() error { _, err := mix.ParseRate("x"); return err }()))
@@ -168,7 +169,7 @@ func TestDaysStayInsideTheCalendarAndTheYear(t *testing.T) {
 		assert.Equal(t, "treated[0].on", fault.From(err)[0].Field)
 	}
 	b.now = time.Date(2026, 12, 28, 10, 0, 0, 0, time.UTC)
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixInput{Volume: "1 L"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L"}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 	assert.Contains(t, b.v.Page.Sheet.Days[1], "2027", "a day of another year says so")

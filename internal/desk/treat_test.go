@@ -1,6 +1,7 @@
 package desk_test
 
 import (
+	"botanik/core/dosage"
 	"context"
 	"slices"
 	"strings"
@@ -173,7 +174,7 @@ func TestWhatWasKeptHasToHoldAtTheHandOver(t *testing.T) {
 	in.Edible, in.DaysToHarvest = true, &pick
 	b.known(in, "two-spotted-mite")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, Gap: 7}))
 	label := func(l remedy.Label) { b.house(func(h *remedy.House) { h.Labels["soap"] = l }) }
 	refused := func(field, word string) {
@@ -218,9 +219,9 @@ func TestSentBackTakesWhatAnsweredItAlong(t *testing.T) {
 
 func TestTwoInOneTank(t *testing.T) {
 	base := herbarium.Embedded()
-	blend := func(in desk.MixInput) (desk.Mixed, error) {
+	blend := func(in dosage.MixInput) (dosage.Mixed, error) {
 		in.Volume = "1 L"
-		return desk.Blend(base, remedy.House{}, in)
+		return dosage.Blend(base, remedy.House{}, in)
 	}
 	for _, c := range []struct {
 		a, b  string
@@ -237,7 +238,7 @@ func TestTwoInOneTank(t *testing.T) {
 		{"azadirachtin", "btk", false, false, "nothing here says that the two go together"},
 		{"soap", "soap", false, true, "stands twice"},
 	} {
-		m, err := blend(desk.MixInput{Remedy: c.a, With: []desk.Beside{{Remedy: c.b}}, BothLabels: c.both})
+		m, err := blend(dosage.MixInput{Remedy: c.a, With: []dosage.Beside{{Remedy: c.b}}, BothLabels: c.both})
 		if !c.ok {
 			require.Error(t, err, c)
 			assert.Contains(t, err.Error(), c.words)
@@ -248,7 +249,7 @@ func TestTwoInOneTank(t *testing.T) {
 		last := m.Plan.Tanks[0].Doses[1].Form
 		assert.Equal(t, "soap", last, "soap goes in last")
 	}
-	neem, err := blend(desk.MixInput{Remedy: "neem-oil"})
+	neem, err := blend(dosage.MixInput{Remedy: "neem-oil"})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"Emulsifier", "Neem oil"}, []string{neem.Plan.Tanks[0].Doses[0].Name, neem.Plan.Tanks[0].Doses[1].Name}, "the emulsifier comes by itself, and first")
 }
@@ -256,13 +257,13 @@ func TestTwoInOneTank(t *testing.T) {
 func TestTheStrengthOnTheBottle(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
-	m, err := b.Blend(ctx, desk.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "91 %"})
+	m, err := b.Blend(ctx, dosage.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "91 %"})
 	require.NoError(t, err)
 	assert.InDelta(t, 100*40.0/91, m.Plan.Tanks[0].Doses[0].Amount, .01, "40 % out of 91 %")
-	m, err = b.Blend(ctx, desk.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "70", Use: "42 %"})
+	m, err = b.Blend(ctx, dosage.MixInput{Remedy: "alcohol", Volume: "100 mL", Stock: "70", Use: "42 %"})
 	require.NoError(t, err)
 	assert.InDelta(t, 60, m.Plan.Tanks[0].Doses[0].Amount, .01)
-	for _, bad := range []desk.MixInput{{Stock: "strong"}, {Stock: "30 %"}, {Stock: "70 %", Use: "60 %"}} {
+	for _, bad := range []dosage.MixInput{{Stock: "strong"}, {Stock: "30 %"}, {Stock: "70 %", Use: "60 %"}} {
 		bad.Remedy, bad.Volume = "alcohol", "100 mL"
 		_, err := b.Blend(ctx, bad)
 		assert.True(t, fault.Is(err), "%+v", bad)
@@ -270,9 +271,9 @@ func TestTheStrengthOnTheBottle(t *testing.T) {
 }
 
 func TestLawStopsTheMixingShelfToo(t *testing.T) {
-	_, err := desk.Blend(herbarium.Embedded(), remedy.House{Law: map[string]remedy.Law{"pyrethrins": {Status: "banned"}}}, desk.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
+	_, err := dosage.Blend(herbarium.Embedded(), remedy.House{Law: map[string]remedy.Law{"pyrethrins": {Status: "banned"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
 	assert.ErrorContains(t, err, "local law")
-	m, err := desk.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, desk.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
+	m, err := dosage.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
 	require.NoError(t, err)
 	assert.Contains(t, strings.Join(m.Mind, " "), "does not recommend")
 }
@@ -282,21 +283,21 @@ func TestAmountsForABedReachThePage(t *testing.T) {
 	ctx := context.Background()
 	b.known(desk.Intake{Grower: "Ilse", Plant: "bean", Place: "greenhouse", Story: "x"}, "green-aphid")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"release-lacewing"}, ""))
-	_, err := b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "gypsum", Area: "3 m2"})
+	_, err := b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "gypsum", Area: "3 m2"})
 	assert.ErrorContains(t, err, "was not chosen")
-	_, err = b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "release-lacewing", Area: "3 acres"})
+	_, err = b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "release-lacewing", Area: "3 acres"})
 	assert.ErrorContains(t, err, "area")
-	b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, desk.PlaceInput{Remedy: "release-lacewing", Area: "2 m2"}))
+	b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "release-lacewing", Area: "2 m2"}))
 	s, err := b.Sheet(ctx, b.v.ID)
 	require.NoError(t, err)
 	assert.Contains(t, strings.Join(s.Amounts, " "), "35 animals")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hose-off"}, ""))
 	assert.Empty(t, b.v.Doses, "another remedy, another amount")
-	_, err = b.Place(ctx, desk.PlaceInput{Remedy: "soap", Area: "1 m2"})
+	_, err = b.Place(ctx, dosage.PlaceInput{Remedy: "soap", Area: "1 m2"})
 	assert.ErrorContains(t, err, "no amount for a bed")
 	n, err := mix.SprayNeed([]mix.PlantSize{{Count: 2, HeightCm: 50, WidthCm: 40}})
 	require.NoError(t, err)
-	_, err = b.Blend(ctx, desk.MixInput{Remedy: "soap", Volume: n.Text})
+	_, err = b.Blend(ctx, dosage.MixInput{Remedy: "soap", Volume: n.Text})
 	assert.NoError(t, err, "what plants need can be mixed as it stands")
 }
 
@@ -344,7 +345,7 @@ func TestNothingRefusedReachesAHandOver(t *testing.T) {
 		v = next
 		for _, id := range ids {
 			if r := base.Remedy(id); len(r.Rates) > 0 {
-				m, err := b.SetMix(ctx, b.who, v.ID, v.Version, desk.MixInput{Remedy: id, Volume: "2 L", Sprayer: "1 L", Spoons: pick("spoons", []string{"metric", "us", "imperial", "au"}), Use: pick("use", []string{"low", "middle", "top"})})
+				m, err := b.SetMix(ctx, b.who, v.ID, v.Version, dosage.MixInput{Remedy: id, Volume: "2 L", Sprayer: "1 L", Spoons: pick("spoons", []string{"metric", "us", "imperial", "au"}), Use: pick("use", []string{"low", "middle", "top"})})
 				if err != nil {
 					continue
 				}

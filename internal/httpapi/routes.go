@@ -10,6 +10,7 @@ import (
 	"strings"
 
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/mix"
@@ -209,10 +210,10 @@ func (s *Server) readRoutes() {
 }
 
 func (s *Server) computeRoutes() {
-	ask(s, "blend", "computation", "/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body desk.MixInput }) (desk.Mixed, error) {
+	ask(s, "blend", "computation", "/blend", "Work out a mix without a case", func(ctx context.Context, in *struct{ Body dosage.MixInput }) (dosage.Mixed, error) {
 		return s.desk.Blend(ctx, in.Body)
 	})
-	ask(s, "place", "computation", "/place", "Dust, drench or helpers over a bed, pots or plants", func(ctx context.Context, in *struct{ Body desk.PlaceInput }) (desk.Dosed, error) {
+	ask(s, "place", "computation", "/place", "Dust, drench or helpers over a bed, pots or plants", func(ctx context.Context, in *struct{ Body dosage.PlaceInput }) (dosage.Dosed, error) {
 		return s.desk.Place(ctx, in.Body)
 	})
 	ask(s, "convert", "computation", "/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {

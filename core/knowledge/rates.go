@@ -1,0 +1,64 @@
+package knowledge
+
+import (
+	"fmt"
+	"strings"
+
+	"botanik/core/fault"
+	"botanik/core/mix"
+)
+
+// readRate is what the text of a rate says, read once when the base is built.
+type readRate struct {
+	span       mix.Range
+	err        error
+	emulsifier mix.Rate
+	with       bool
+	withErr    error
+}
+
+// readRates reads every rate of the base. What cannot be read is told by Check
+// and by whoever asks for the rate.
+func (b *Base) readRates() {
+	for _, r := range b.Remedies {
+		for i := range r.Rates {
+			r.Rates[i].read = read(r.Rates[i])
+		}
+	}
+}
+
+func read(rt Rate) *readRate {
+	out := &readRate{}
+	out.span, out.err = mix.ReadRange(rt.Low, rt.High)
+	if rt.With != "" {
+		out.with = true
+		out.emulsifier, out.withErr = mix.ParseRate(strings.TrimPrefix(rt.With, "emulsifier "))
+	}
+	return out
+}
+
+// Range is the label's range; an error for one that cannot be read.
+func (rt Rate) Range() (mix.Range, error) {
+	if rt.read == nil { // of an entry that never went through New
+		rt.read = read(rt)
+	}
+	return rt.read.span, rt.read.err
+}
+
+// Emulsifier is the rate of the emulsifier that has to be in the tank with it;
+// ok is false when none has to.
+func (rt Rate) Emulsifier() (rate mix.Rate, ok bool, err error) {
+	if rt.read == nil {
+		rt.read = read(rt)
+	}
+	return rt.read.emulsifier, rt.read.with, rt.read.withErr
+}
+
+// Product is the remedy's name as it stands in a list of what goes into the
+// water: what has to be with it is listed by itself.
+func (r *Remedy) Product() string { return strings.TrimSuffix(r.Name, " with emulsifier") }
+
+// NoSuchRemedy is the fault of a field that names a remedy the base lacks.
+func NoSuchRemedy(field, id string) error {
+	return fault.New(field, fmt.Sprintf("%q is not a remedy of the herbarium", id), "use an id from kb list remedies")
+}
