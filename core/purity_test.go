@@ -5,6 +5,7 @@ import (
 	"go/token"
 	"io/fs"
 	"path/filepath"
+	"slices"
 	"strings"
 	"testing"
 
@@ -14,6 +15,75 @@ import (
 
 // What core may never reach, even though it is in the standard library.
 var outside = []string{"net", "os", "log", "database", "io/fs", "math/rand", "crypto/rand", "syscall", "testing/fstest"}
+
+// arrows between the rooms: what each may lean on. Nothing runs back up.
+var arrows = map[string][]string{
+	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/demo", "internal/desk", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store"},
+	"internal/httpapi":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/humafiber"},
+	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people"},
+	"internal/desk":              {"core", "internal/casefile", "internal/handout", "internal/house", "internal/people", "internal/photo", "internal/store"},
+	"internal/handout":           {"core", "internal/casefile", "internal/house"},
+	"internal/house":             {"core", "internal/people", "internal/store"},
+	"internal/people":            {"core", "internal/store"},
+	"internal/casefile":          {"core"},
+	"internal/calc":              {"core"},
+	"internal/photo":             {"core"},
+	"internal/simulated":         {"core"},
+	"internal/store":             {},
+	"herbarium":                  {"core"},
+	"internal/httpapi/humafiber": {},
+	"web":                        {},
+}
+
+// Inside core, a room may lean only on rooms before it in this list.
+var coreFloors = []string{"fault", "plain", "civil", "mix", "knowledge", "weather", "scouting", "season", "lifecycle", "differential", "remedy", "dosage", "casework"}
+
+func TestArrowsRunOneWay(t *testing.T) {
+	root, err := filepath.Abs("..")
+	require.NoError(t, err)
+	seen := map[string]bool{}
+	err = filepath.WalkDir(root, func(p string, d fs.DirEntry, err error) error {
+		if err != nil {
+			return err
+		}
+		if d.IsDir() && (d.Name() == "node_modules" || d.Name() == ".git" || d.Name() == "tools") {
+			return filepath.SkipDir
+		}
+		if !strings.HasSuffix(p, ".go") || strings.HasSuffix(p, "_test.go") {
+			return nil
+		}
+		rel, _ := filepath.Rel(root, p)
+		room := filepath.ToSlash(filepath.Dir(rel))
+		if room == "core" || room == "e2e" {
+			return nil
+		}
+		seen[room] = true
+		f, err := parser.ParseFile(token.NewFileSet(), p, nil, parser.ImportsOnly)
+		require.NoError(t, err)
+		for _, imp := range f.Imports {
+			to, ours := strings.CutPrefix(strings.Trim(imp.Path.Value, `"`), "botanik/")
+			if !ours {
+				continue
+			}
+			if mine, inside := strings.CutPrefix(room, "core/"); inside {
+				theirs, ok := strings.CutPrefix(to, "core/")
+				assert.True(t, ok && slices.Contains(coreFloors, mine) && slices.Index(coreFloors, theirs) < slices.Index(coreFloors, mine), "%s leans on %s", rel, to)
+				continue
+			}
+			allowed, known := arrows[room]
+			assert.True(t, known, "%s is a room nobody gave arrows", room)
+			if strings.HasPrefix(to, "core/") {
+				to = "core"
+			}
+			assert.True(t, slices.Contains(allowed, to), "%s leans on %s", rel, to)
+		}
+		return nil
+	})
+	require.NoError(t, err)
+	for room := range arrows {
+		assert.True(t, seen[room], "%s is no room any more", room)
+	}
+}
 
 func TestCoreStaysPureAndSQLStaysInStore(t *testing.T) {
 	root, err := filepath.Abs("..")

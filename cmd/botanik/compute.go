@@ -1,6 +1,7 @@
 package main
 
 import (
+	"botanik/internal/house"
 	"context"
 	"errors"
 	"fmt"
@@ -13,7 +14,6 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/internal/calc"
-	"botanik/internal/desk"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
@@ -157,10 +157,10 @@ func houseProblems(ctx context.Context, dir string, b *knowledge.Base) ([]knowle
 	if err != nil {
 		return nil, err
 	}
-	house, _, err := desk.New(st, b, time.Now).HouseRules(ctx)
+	rules, _, err := house.New(st, b, time.Now).Rules(ctx)
 	out := []knowledge.Problem{}
 	if err == nil {
-		for _, f := range fault.From(desk.CheckHouse(b, house)) {
+		for _, f := range fault.From(house.Check(b, rules)) {
 			out = append(out, knowledge.Problem{File: dir, Entry: "house rules, " + f.Field, What: f.Problem, Mend: f.Mend})
 		}
 	}

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"botanik/internal/simulated"
 	"context"
 	"errors"
 	"fmt"
@@ -72,7 +73,7 @@ func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
 	if err != nil {
 		return open{}, err
 	}
-	return open{st, desk.New(st, b, time.Now), people.New(st, time.Now)}, nil
+	return open{st, desk.New(st, b, simulated.Station{}, time.Now), people.New(st, time.Now)}, nil
 }
 
 func serveCmd(base loadBase) *cobra.Command {

@@ -41,6 +41,40 @@ type Facts struct {
 	Refer       bool // regulated or undetermined: sent on
 }
 
+// Certainty is how full the plant tag is, 0 to 1: by the degree of the verdict,
+// a little once something was looked at.
+func Certainty(f Facts) float64 {
+	switch {
+	case f.Verdict:
+		return map[string]float64{"settled": 1, "working": .6, "open": .3, "undetermined": .1}[f.Degree]
+	case f.Looks > 0:
+		return .15
+	}
+	return 0
+}
+
+// EffectDays is how long after the last treatment its effect shows (judgement).
+const EffectDays = 7
+
+// Asking again after silence: a week later, and from the second silence by
+// telephone, the same day.
+const (
+	askAgainDays   = 7
+	SilencesToCall = 2
+)
+
+// Silence is what follows when nobody answered for the nth time in a row: the
+// day to ask again and, from the second on, the move to telephone.
+func Silence(n int, today civil.Day) (*NextMove, civil.Day) {
+	if n >= SilencesToCall {
+		return &NextMove{"call", "Two without an answer: telephone."}, today
+	}
+	return nil, today.Add(askAgainDays)
+}
+
+// Reopens says which section each next round asks anew, with what rests on it.
+var Reopens = map[string]Section{"repeat": SecDays, "step up": SecRemedy, "switch": SecRemedy, "bring back": SecVerdict}
+
 // Where works out the stage. It is never set by hand, so that the trays always
 // agree with the steps.
 func Where(f Facts) Stage {

@@ -135,7 +135,11 @@ type Look struct {
 
 // Fade is the weight of a confirmed case of an age in days: full today,
 // nothing after two years.
-func Fade(days float64) float64 { return max(0, 1-max(0, days)/730) }
+func Fade(days float64) float64 { return max(0, 1-max(0, days)/FadeDays) }
+
+// FadeDays is the age at which a confirmed case no longer counts: two years
+// (judgement).
+const FadeDays = 730
 
 // deskWeight is how many confirmed cases weigh as much as the book (judgement).
 const deskWeight = 60

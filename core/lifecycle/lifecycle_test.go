@@ -16,19 +16,19 @@ import (
 
 func TestClosedFormWorkedValues(t *testing.T) {
 	lt := &knowledge.LifeTable{Name: "x", Spread: .2, Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}, {ID: "young", Lower: 10, Upper: 30, DD: 100}}}
-	w, err := lifecycle.Closed(lt, 20)
+	w, err := lifecycle.ClosedForm(lt, 20)
 	require.NoError(t, err)
 	assert.InDelta(t, 6, w.From, 1e-9, "slowest egg: 5 days and a fifth")
 	assert.InDelta(t, 12, w.To, 1e-9, "fastest egg 4 and fastest young 8")
 	assert.False(t, w.Empty)
-	hot, _ := lifecycle.Closed(lt, 45)
-	top, _ := lifecycle.Closed(lt, 30)
+	hot, _ := lifecycle.ClosedForm(lt, 45)
+	top, _ := lifecycle.ClosedForm(lt, 30)
 	assert.InDelta(t, top.From, hot.From, 1e-9, "horizontal cut-off above the upper threshold")
-	cold, err := lifecycle.Closed(lt, 8)
+	cold, err := lifecycle.ClosedForm(lt, 8)
 	require.NoError(t, err)
 	assert.True(t, cold.Empty)
 	assert.Contains(t, cold.Text, "stands still")
-	_, err = lifecycle.Closed(lt, 90)
+	_, err = lifecycle.ClosedForm(lt, 90)
 	assert.ErrorContains(t, err, "out of range")
 }
 
@@ -36,7 +36,7 @@ func TestWarmerIsNeverSlower(t *testing.T) {
 	for _, lt := range herbarium.Embedded().LifeTables {
 		last := math.Inf(1)
 		for temp := 12.0; temp < 28; temp++ {
-			w, err := lifecycle.Closed(lt, temp)
+			w, err := lifecycle.ClosedForm(lt, temp)
 			require.NoError(t, err)
 			if w.Generation == 0 {
 				continue
@@ -55,7 +55,7 @@ func TestRepeatsKeepTheLabel(t *testing.T) {
 			Most: rapid.IntRange(1, 6).Draw(t, "most"), Want: rapid.IntRange(1, 6).Draw(t, "want"),
 		}
 		r.Used = rapid.IntRange(0, r.Most-1).Draw(t, "used")
-		w, err := lifecycle.Closed(rapid.SampledFrom(herbarium.Embedded().LifeTables).Draw(t, "pest"), rapid.Float64Range(5, 35).Draw(t, "temp"))
+		w, err := lifecycle.ClosedForm(rapid.SampledFrom(herbarium.Embedded().LifeTables).Draw(t, "pest"), rapid.Float64Range(5, 35).Draw(t, "temp"))
 		require.NoError(t, err)
 		r.Window = &w
 		s, err := lifecycle.Repeats(r)
@@ -73,11 +73,11 @@ func TestRepeatsKeepTheLabel(t *testing.T) {
 func TestRepeatsRefuse(t *testing.T) {
 	base := lifecycle.RepeatRequest{Start: civil.Must("2026-07-01"), GapMin: 7, GapMax: 14, Want: 2}
 	for word, change := range map[string]func(*lifecycle.RepeatRequest){
-		"shortest gap":     func(r *lifecycle.RepeatRequest) { r.School = 3 },
+		"shortest gap":     func(r *lifecycle.RepeatRequest) { r.FixedGap = 3 },
 		"all 3 uses":       func(r *lifecycle.RepeatRequest) { r.Most, r.Used = 3, 3 },
 		"not 1 to 12":      func(r *lifecycle.RepeatRequest) { r.Want = 0 },
 		"is not a range":   func(r *lifecycle.RepeatRequest) { r.GapMax = 2 },
-		"not 1 to 60 days": func(r *lifecycle.RepeatRequest) { r.School = 99 },
+		"not 1 to 60 days": func(r *lifecycle.RepeatRequest) { r.FixedGap = 99 },
 	} {
 		r := base
 		change(&r)

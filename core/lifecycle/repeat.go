@@ -35,10 +35,10 @@ func Days(s knowledge.LifeStage, tempC float64) float64 {
 	return s.DD / (t - s.Lower)
 }
 
-// Closed works out the window for a remedy that spares eggs.
+// ClosedForm works out the window for a remedy that spares eggs.
 // t_egg(max) ≤ gap < t_egg(min) + t_young(min), with the life table's spread as
 // the share by which the slowest lag and the fastest lead.
-func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
+func ClosedForm(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 	if tempC < -20 || tempC > 50 || math.IsNaN(tempC) {
 		return Window{}, fault.New("tempC", fmt.Sprintf("%g °C is out of range", tempC), "give the mean of the coming days, -20 to 50")
 	}
@@ -47,7 +47,7 @@ func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 	for _, s := range lt.Stages {
 		d := Days(s, tempC)
 		w.Generation += d
-		if s.ID == "egg" {
+		if s.ID == Egg {
 			egg = d
 		} else {
 			rest += d
@@ -80,20 +80,23 @@ func Closed(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 
 // RepeatRequest asks for treatment days.
 type RepeatRequest struct {
-	Start  civil.Day
-	GapMin int  // label's shortest gap, days
-	GapMax int  // label's longest useful gap, days
-	Most   int  // label's most per season; 0 when it sets none
-	Used   int  // already used this season
-	Want   int  // treatments wanted in this round, this one included
-	School int  // a fixed rhythm in days chosen instead; 0 to compute
-	Burst  bool // days 0, 3 and 8, then weekly, each moved apart to the label's gap
-	Window *Window
-	Kills  float64 // share of eggs the remedy kills; above .5 the window does not bind
+	Start    civil.Day
+	GapMin   int  // label's shortest gap, days
+	GapMax   int  // label's longest useful gap, days
+	Most     int  // label's most per season; 0 when it sets none
+	Used     int  // already used this season
+	Want     int  // treatments wanted in this round, this one included
+	FixedGap int  // a fixed rhythm in days chosen instead; 0 to compute
+	Burst    bool // days 0, 3 and 8, then weekly, each moved apart to the label's gap
+	Window   *Window
+	EggKill  float64 // share of eggs the remedy kills; above .5 the window does not bind
 
 	Harvest civil.Day // the next picking; zero where nothing is eaten or nobody knows
 	Wait    int       // days the label wants between a treatment and picking
 }
+
+// Egg is the id of the stage that most treatments spare.
+const Egg = "egg"
 
 // Computed is the rhythm that is worked out from the pest's life.
 const Computed = "computed"
@@ -126,11 +129,11 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	if r.Want < 1 || r.Want > 12 {
 		l.Add("count", fmt.Sprintf("%d treatments is not 1 to 12", r.Want), "plan one round at a time")
 	}
-	if r.School < 0 || r.School > 60 {
+	if r.FixedGap < 0 || r.FixedGap > 60 {
 		l.Add("gap", "is not 1 to 60 days", "give days, or leave it out to have it computed")
 	}
-	if r.School > 0 && r.School < r.GapMin {
-		l.Add("gap", fmt.Sprintf("%s is under the label's shortest gap of %s", plain.Days(r.School), plain.Days(r.GapMin)), fmt.Sprintf("use %s or more", plain.Days(r.GapMin)))
+	if r.FixedGap > 0 && r.FixedGap < r.GapMin {
+		l.Add("gap", fmt.Sprintf("%s is under the label's shortest gap of %s", plain.Days(r.FixedGap), plain.Days(r.GapMin)), fmt.Sprintf("use %s or more", plain.Days(r.GapMin)))
 	}
 	left := r.Want
 	if r.Most > 0 {
@@ -147,10 +150,10 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	case r.Burst:
 		s.Gap = max(3, r.GapMin)
 		s.Notes = append(s.Notes, "A burst: days 0, 3 and 8, then weekly, each moved apart to the label's gap.")
-	case r.School > 0:
-		s.Gap = r.School
-		s.Notes = append(s.Notes, fmt.Sprintf("Every %s, as chosen.", strings.TrimPrefix(plain.Days(r.School), "a ")))
-	case r.Window != nil && r.Window.Generation > 0 && r.Kills < .5:
+	case r.FixedGap > 0:
+		s.Gap = r.FixedGap
+		s.Notes = append(s.Notes, fmt.Sprintf("Every %s, as chosen.", strings.TrimPrefix(plain.Days(r.FixedGap), "a ")))
+	case r.Window != nil && r.Window.Generation > 0 && r.EggKill < .5:
 		s.Notes = append(s.Notes, r.Window.Text)
 		s.Gap = int(math.Ceil(r.Window.From))
 		if r.Window.EggMax == 0 {

@@ -95,14 +95,7 @@ func (s Situation) Check(b *knowledge.Base) error {
 	if s.TempC != nil && (*s.TempC < -40 || *s.TempC > 60) {
 		l.Add("tempC", fmt.Sprintf("%g °C cannot be", *s.TempC), "give degrees Celsius")
 	}
-	if !slices.Contains([]string{"", "light", "moderate", "heavy"}, s.Pressure) {
-		l.Add("pressure", fmt.Sprintf("%q is not a pressure", s.Pressure), "use light, moderate or heavy")
-	}
-	for i, st := range s.Stages {
-		if !slices.Contains(Stages, st) {
-			l.Add(fmt.Sprintf("stages[%d]", i), fmt.Sprintf("%q is not a stage", st), "use "+strings.Join(Stages, ", "))
-		}
-	}
+	l.AddErr("", CheckSeen(s.Stages, s.Pressure))
 	for i, e := range s.Earlier {
 		if b.Remedy(e.Remedy) == nil {
 			l.Add(fmt.Sprintf("earlier[%d].remedy", i), fmt.Sprintf("%q is not a remedy of the herbarium", e.Remedy), "use an id from kb list remedies")
@@ -111,20 +104,41 @@ func (s Situation) Check(b *knowledge.Base) error {
 			l.Add(fmt.Sprintf("earlier[%d].on", i), fmt.Sprintf("%q is not a day", e.On), "write it as YYYY-MM-DD")
 		}
 	}
-	for id, p := range s.House.Policy {
-		if !slices.Contains([]string{"yes", "heavy", "no"}, p.Use) {
-			l.Add("house.policy."+id, fmt.Sprintf("%q is not a policy", p.Use), "use yes, heavy or no")
-		}
-	}
-	checkSchools(b, "house.schools", s.House.Schools, &l)
+	l.AddErr("house", s.House.Check(b))
 	checkSchools(b, "schools", s.Schools, &l)
-	for id, w := range s.House.Law {
-		if !slices.Contains([]string{"allowed", "restricted", "licensed", "banned"}, w.Status) {
-			l.Add("house.law."+id, fmt.Sprintf("%q is not a legal status", w.Status), "use allowed, restricted, licensed or banned")
-		}
-	}
 	return l.Err()
 }
 
 // Stages of a pest a remedy can kill.
 var Stages = []string{"egg", "crawler", "young", "grub", "resting", "adult"}
+
+// CheckSeen refuses a stage or a pressure that is none.
+func CheckSeen(stages []string, pressure string) error {
+	var l fault.List
+	if !slices.Contains([]string{"", "light", "moderate", "heavy"}, pressure) {
+		l.Add("pressure", fmt.Sprintf("%q is not a pressure", pressure), "use light, moderate or heavy")
+	}
+	for i, st := range stages {
+		if !slices.Contains(Stages, st) {
+			l.Add(fmt.Sprintf("stages[%d]", i), fmt.Sprintf("%q is not a stage", st), "use "+strings.Join(Stages, ", "))
+		}
+	}
+	return l.Err()
+}
+
+// Check refuses a word that is none: on a remedy, an ingredient, a question.
+func (h House) Check(b *knowledge.Base) error {
+	var l fault.List
+	for id, p := range h.Policy {
+		if !slices.Contains([]string{"yes", "heavy", "no"}, p.Use) {
+			l.Add("policy."+id, fmt.Sprintf("%q is not a policy", p.Use), "use yes, heavy or no")
+		}
+	}
+	checkSchools(b, "schools", h.Schools, &l)
+	for id, w := range h.Law {
+		if !slices.Contains([]string{"allowed", "restricted", "licensed", "banned"}, w.Status) {
+			l.Add("law."+id, fmt.Sprintf("%q is not a legal status", w.Status), "use allowed, restricted, licensed or banned")
+		}
+	}
+	return l.Err()
+}

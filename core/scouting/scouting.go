@@ -104,6 +104,18 @@ type Decision struct {
 	Why      []string `json:"why"`
 }
 
+// shareLeaves is how many leaves a share told without a count is taken to be of:
+// few, so that the decision stays careful (judgement).
+const shareLeaves = 20
+
+// DecideShare holds a share of leaves hit, 0 to 1, against a threshold when no
+// leaf was counted.
+func DecideShare(share float64, t Threshold, helpers bool) Decision {
+	lo, hi := Wilson(int(share*shareLeaves+.5), shareLeaves)
+	t.PerUnit = 0
+	return Decide(Summary{N: shareLeaves, Share: share, ShareLow: lo, ShareTop: hi}, t, helpers)
+}
+
 // Decide holds a summary against a threshold. Helpers present double what is
 // borne (judgement); with the interval across the threshold it says "count
 // more". Without a threshold nothing is decided for the advisor.

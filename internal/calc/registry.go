@@ -236,7 +236,7 @@ func init() {
 		if err != nil {
 			return lifecycle.Window{}, err
 		}
-		return lifecycle.Closed(lt, in.TempC)
+		return lifecycle.ClosedForm(lt, in.TempC)
 	})
 	add("repeat-days", "treatment days inside the label's range", `{"start":"2026-07-10","gapMinDays":4,"gapMaxDays":10,"mostPerSeason":6,"count":3,"lifeTable":"two-spotted-mite","tempC":20}`, repeats)
 	add("judge", "a recount: simple or Henderson-Tilton reduction with its interval", `{"before":20,"after":4,"units":10,"checkBefore":10,"checkAfter":8}`, func(_ *knowledge.Base, in casework.Recount) (casework.Result, error) { return casework.Judge(in) })
@@ -269,7 +269,7 @@ func repeats(b *knowledge.Base, in repeatsIn) (repeatsOut, error) {
 	if err != nil {
 		return repeatsOut{}, err
 	}
-	req := lifecycle.RepeatRequest{Start: start, GapMin: in.GapMin, GapMax: in.GapMax, Most: in.Most, Used: in.Used, Want: in.Count, School: in.Gap, Kills: in.KillsEggs, Wait: in.Wait}
+	req := lifecycle.RepeatRequest{Start: start, GapMin: in.GapMin, GapMax: in.GapMax, Most: in.Most, Used: in.Used, Want: in.Count, FixedGap: in.Gap, EggKill: in.KillsEggs, Wait: in.Wait}
 	if in.Harvest != "" {
 		if req.Harvest, err = day("harvest", in.Harvest); err != nil {
 			return repeatsOut{}, err
@@ -283,7 +283,7 @@ func repeats(b *knowledge.Base, in repeatsIn) (repeatsOut, error) {
 		if in.TempC == nil {
 			return repeatsOut{}, fault.New("tempC", "is missing", "give the mean temperature of the coming days")
 		}
-		w, err := lifecycle.Closed(lt, *in.TempC)
+		w, err := lifecycle.ClosedForm(lt, *in.TempC)
 		if err != nil {
 			return repeatsOut{}, err
 		}

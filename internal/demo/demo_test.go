@@ -1,6 +1,7 @@
 package demo_test
 
 import (
+	"botanik/internal/simulated"
 	"context"
 	"testing"
 	"time"
@@ -23,7 +24,7 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		now := time.Date(2027, month, 13, int(month)*2%24, 7, 0, 0, time.UTC)
 		st, err := store.Open(ctx, t.TempDir())
 		require.NoError(t, err)
-		d := desk.New(st, herbarium.Embedded(), func() time.Time { return now })
+		d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now })
 		p := people.New(st, func() time.Time { return now })
 		require.NoError(t, demo.Fill(ctx, d, p, now), month)
 		today, err := d.Today(ctx)

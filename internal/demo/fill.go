@@ -2,6 +2,8 @@ package demo
 
 import (
 	"botanik/core/dosage"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
 	"context"
 	"fmt"
 	"strings"
@@ -50,11 +52,11 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 		}
 		who[a.Login] = x
 	}
-	err := d.SetIdentity(ctx, who["odile"], desk.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
+	err := d.House.SetIdentity(ctx, who["odile"], house.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
 	if err != nil {
 		return err
 	}
-	err = d.SetHouseRules(ctx, who["odile"], remedy.House{
+	err = d.House.SetRules(ctx, who["odile"], remedy.House{
 		Policy: map[string]remedy.Policy{"pyrethrins": {Use: "heavy", Why: "the market keeps bees on the roof"}},
 		Law:    map[string]remedy.Law{"copper hydroxide or oxychloride": {Status: "restricted", Reference: "harbour by-law 12: not within five metres of water"}},
 		Labels: map[string]remedy.Label{"soap": {RepeatMin: 5}},
@@ -218,8 +220,8 @@ func after(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 	return err
 }
 
-func (x scene) intake(at time.Time) desk.Intake {
-	in := desk.Intake{Grower: x.grower, Contact: x.contact, Plant: x.plant, Place: or(x.place, "garden"), Story: x.story, Brought: or(x.brought, "a shoot in a bag"), Urgency: x.urgency}
+func (x scene) intake(at time.Time) casefile.Intake {
+	in := casefile.Intake{Grower: x.grower, Contact: x.contact, Plant: x.plant, Place: or(x.place, "garden"), Story: x.story, Brought: or(x.brought, "a shoot in a bag"), Urgency: x.urgency}
 	for _, m := range strings.Fields(x.mind) {
 		switch m {
 		case "bloom":
@@ -244,7 +246,7 @@ func (x scene) intake(at time.Time) desk.Intake {
 		what, ago, _ := strings.Cut(t, "@")
 		n := 0
 		_, _ = fmt.Sscan(ago, &n)
-		tr := desk.Treated{What: what, On: civil.Of(at, nil).Add(-n).String()}
+		tr := casefile.Treated{What: what, On: civil.Of(at, nil).Add(-n).String()}
 		if !strings.Contains(what, " ") {
 			tr.Remedy, tr.What = what, strings.ReplaceAll(what, "-", " ")
 		}

@@ -4,9 +4,12 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 
 	"botanik/core/casework"
 	"botanik/core/civil"
+	"botanik/core/season"
+	"botanik/core/weather"
 	"botanik/internal/store"
 )
 
@@ -40,65 +43,87 @@ type Today struct {
 	Ask     []Ask    `json:"ask"`
 	Notices []Notice `json:"notices"`
 	Weather string   `json:"weather"`
+	Counts  Counts   `json:"counts" doc:"how many there are in all; the trays show the oldest"`
+}
+
+// Counts of the trays.
+type Counts struct {
+	Waiting int `json:"waiting"`
+	Bench   int `json:"bench"`
+	Ready   int `json:"ready"`
+	Ask     int `json:"ask"`
 }
 
 const trayLimit = 40
 
 // Today gathers the counter: the trays, who to ask, and notices.
 func (s *Service) Today(ctx context.Context) (Today, error) {
-	ident, _, err := s.Identity(ctx)
+	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return Today{}, err
 	}
-	day := s.today(ident)
-	w := s.weather(ident).Day(day)
-	out := Today{Desk: ident.Name, Date: day.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: "Simulated forecast: " + w.Text + "."}
-	midnight := day.Midnight(ident.zone())
+	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	if err != nil {
+		return Today{}, err
+	}
+	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast() + ": " + air.Text() + "."}
+	midnight := m.Today.Midnight(m.Clock)
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
 	}
 	for _, t := range []struct {
 		into   *[]Tag
 		stages []casework.Stage
-	}{{&out.Waiting, []casework.Stage{casework.Waiting}}, {&out.Bench, []casework.Stage{casework.Bench, casework.Review}}, {&out.Ready, []casework.Stage{casework.Ready}}} {
+		count  *int
+	}{{&out.Waiting, []casework.Stage{casework.Waiting}, &out.Counts.Waiting}, {&out.Bench, []casework.Stage{casework.Bench, casework.Review}, &out.Counts.Bench}, {&out.Ready, []casework.Stage{casework.Ready}, &out.Counts.Ready}} {
 		*t.into = []Tag{}
 		for _, st := range t.stages {
-			rows, err := s.Store.Tray(ctx, string(st), trayLimit)
+			rows, n, err := s.Store.Tray(ctx, string(st), trayLimit)
 			if err != nil {
 				return Today{}, err
 			}
 			*t.into = append(*t.into, s.tags(rows)...)
+			*t.count += n
 		}
 	}
 	for _, t := range out.Waiting {
-		if m := int(s.Now().Sub(t.CreatedAt).Minutes()); t.CreatedAt.After(midnight) {
-			out.Longest = max(out.Longest, m)
+		if t.CreatedAt.After(midnight) {
+			out.Longest = max(out.Longest, int(m.Now.Sub(t.CreatedAt).Minutes()))
 		}
 	}
-	rows, err := s.Store.DueBy(ctx, day.String(), trayLimit)
+	rows, due, err := s.Store.DueBy(ctx, m.Today.String(), trayLimit)
 	if err != nil {
 		return Today{}, err
 	}
+	out.Counts.Ask = due
 	for _, r := range rows {
-		a, err := s.ask(r, day)
+		a, err := s.ask(r, m.Today)
 		if err != nil {
 			return Today{}, err
 		}
 		out.Ask = append(out.Ask, a)
 	}
-	return out, s.notices(ctx, &out, day, w.EveningC, w.RainMm, w.WindMs)
+	return out, s.notices(ctx, &out, m.Today, air)
+}
+
+func (s *Service) forecast() string {
+	kind := s.Weather.Kind()
+	return strings.ToUpper(kind[:1]) + kind[1:]
 }
 
 func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
-	c, err := unrow(r)
+	c, err := caseOf(r)
 	if err != nil {
 		return Ask{}, err
 	}
 	a := Ask{Tag: s.tag(r), Contact: c.Intake.Contact}
-	a.When, a.Late = askedOn(r.AskOn, day)
+	if on, err := civil.Parse(r.AskOn); err == nil {
+		a.When, a.Late = casework.Due(on, day)
+	}
+	round := c.Doc.Now()
 	switch {
-	case c.Treatment != nil && len(c.Treatment.Remedies) > 0:
-		last := s.Base.Remedy(c.Treatment.Remedies[len(c.Treatment.Remedies)-1])
+	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
+		last := s.Base.Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
 		a.What = a.CauseName
 		if last != nil {
 			a.What += " · " + last.Name
@@ -108,43 +133,35 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 	default:
 		a.What = "undetermined · sent on"
 	}
-	n := len(c.FollowUps)
-	a.Call = n >= 2 && c.FollowUps[n-1].Silent && c.FollowUps[n-2].Silent
+	a.Call = round.Silent() >= casework.SilencesToCall
 	return a, nil
 }
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, evening, rain, wind float64) error {
+func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air weather.Day) error {
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
 		if k := s.Base.Cause(t.Cause); k != nil && k.Regulated != "" {
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
-	rows, err := s.Store.ConfirmedSince(ctx, day.Add(-63).String())
+	rows, err := s.Store.ConfirmedSince(ctx, day.Add(-season.Window).String())
 	if err != nil {
 		return err
 	}
-	week, before := map[string]int{}, map[string]int{}
+	settled := make([]season.Settled, 0, len(rows))
 	for _, r := range rows {
-		d, err := civil.Parse(r.Day)
-		if err != nil {
-			continue
-		}
-		if day.Sub(d) < 7 {
-			week[r.Cause] += r.N
-		} else {
-			before[r.Cause] += r.N
+		if d, err := civil.Parse(r.Day); err == nil {
+			settled = append(settled, season.Settled{Day: d, Cause: r.Cause, N: r.N})
 		}
 	}
-	for _, k := range s.Base.Causes {
-		usual := float64(before[k.ID]) / 8
-		if n := week[k.ID]; n >= 3 && float64(n) > 2.5*usual && (k.Kind == "pest" || k.Kind == "disease") {
-			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", n, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", max(usual, 0))})
+	for _, x := range season.Surges(settled, day) {
+		if k := s.Base.Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
+			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
-	if evening >= 6 && evening <= 28 && rain == 0 && wind <= 4 {
-		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("Simulated forecast: %.0f °C, dry, light air.", evening)})
+	if air.GoodEvening() {
+		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s: %.0f °C, dry, light air.", s.forecast(), air.EveningC)})
 	}
 	return nil
 }

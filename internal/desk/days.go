@@ -5,11 +5,15 @@ import (
 	"fmt"
 
 	"botanik/core/civil"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
 	"botanik/core/plain"
 	"botanik/core/remedy"
+	"botanik/core/weather"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
 )
 
 // DaysInput asks for the treatment days of a round.
@@ -21,50 +25,60 @@ type DaysInput struct {
 	Rhythm string `json:"rhythm,omitempty" maxLength:"40" doc:"answer to the question of how often, by its id; the case's or the house's when left out"`
 }
 
+const (
+	usualTreatments = 3   // in a round, when nobody says
+	farthestStart   = 366 // days ahead; a plan further off is not worth the paper
+	warmthDays      = 14  // of forecast the pest's pace is reckoned from
+)
+
 // PlanDays works the days out without writing them.
-func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (Days, error) {
-	v, err := s.View(ctx, id)
+func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (casefile.Days, error) {
+	c, err := s.read(ctx, id)
 	if err != nil {
-		return Days{}, err
+		return casefile.Days{}, err
 	}
-	return s.planDays(ctx, &v.Case, in)
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return casefile.Days{}, err
+	}
+	return s.planDays(m, &c, in)
 }
 
-func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, error) {
-	req, err := s.repeatRequest(ctx, c)
+func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days, error) {
+	req, sit, err := s.repeatRequest(m, c)
 	if err != nil {
-		return Days{}, err
+		return casefile.Days{}, err
 	}
 	if in.Start != "" {
 		start, err := civil.Parse(in.Start)
 		switch {
 		case err != nil:
-			return Days{}, fault.New("start", fmt.Sprintf("%q is not a day", in.Start), "write it as YYYY-MM-DD")
+			return casefile.Days{}, fault.New("start", fmt.Sprintf("%q is not a day", in.Start), "write it as YYYY-MM-DD")
 		case start.Before(req.Start):
-			return Days{}, fault.New("start", "lies in the past", "start today or later")
-		case start.Sub(req.Start) > 366:
-			return Days{}, fault.New("start", "lies more than a year ahead", "start within a year; a plan further off is not worth the paper")
+			return casefile.Days{}, fault.New("start", "lies in the past", "start today or later")
+		case start.Sub(req.Start) > farthestStart:
+			return casefile.Days{}, fault.New("start", "lies more than a year ahead", "start within a year; a plan further off is not worth the paper")
 		}
 		req.Start = start
 	}
 	if in.Count > 0 {
 		req.Want = in.Count
 	}
-	school := lifecycle.Computed
+	rhythm := lifecycle.Computed
 	if in.Gap > 0 {
-		req.School = in.Gap
+		req.FixedGap = in.Gap
 	} else {
-		if school, err = s.rhythm(ctx, c, in.Rhythm); err != nil {
-			return Days{}, err
+		if rhythm, err = s.rhythm(sit, in.Rhythm); err != nil {
+			return casefile.Days{}, err
 		}
-		req.School, req.Burst = lifecycle.Rhythm(school, req.GapMin)
+		req.FixedGap, req.Burst = lifecycle.Rhythm(rhythm, req.GapMin)
 	}
 	sched, err := lifecycle.Repeats(req)
 	if err != nil {
-		return Days{}, err
+		return casefile.Days{}, err
 	}
-	out := Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
-	if o := s.Base.School(remedy.Rhythm).Option(school); school != lifecycle.Computed && o != nil {
+	out := casefile.Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	if o := s.Base.School(remedy.Rhythm).Option(rhythm); rhythm != lifecycle.Computed && o != nil {
 		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	for _, d := range sched.Days {
@@ -75,95 +89,82 @@ func (s *Service) planDays(ctx context.Context, c *Case, in DaysInput) (Days, er
 
 // rhythm is the answer that holds to how often: the one asked for, else the
 // case's or the house's.
-func (s *Service) rhythm(ctx context.Context, c *Case, asked string) (string, error) {
-	if asked != "" {
-		if x := s.Base.School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
-			return "", fault.New("rhythm", fmt.Sprintf("%q is not an answer to how often", asked), "use an option of kb list schools, or leave it out")
-		}
-		return asked, nil
+func (s *Service) rhythm(sit remedy.Situation, asked string) (string, error) {
+	if asked == "" {
+		return remedy.Answer(s.Base, sit, remedy.Rhythm), nil
 	}
-	sit, err := s.situation(ctx, c)
-	if err != nil {
-		return "", err
+	if x := s.Base.School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
+		return "", fault.New("rhythm", fmt.Sprintf("%q is not an answer to how often", asked), "use an option of kb list schools, or leave it out")
 	}
-	return remedy.Answer(s.Base, sit, remedy.Rhythm), nil
+	return asked, nil
 }
 
 // repeatRequest is what bears on the days of this case today, the rhythm left
 // open: the label in hand, what was used, the next picking, the pest's life.
-func (s *Service) repeatRequest(ctx context.Context, c *Case) (lifecycle.RepeatRequest, error) {
+func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatRequest, remedy.Situation, error) {
 	var req lifecycle.RepeatRequest
-	if c.Treatment == nil {
-		return req, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
+	if c.Doc.Now().Treatment == nil {
+		return req, remedy.Situation{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
 	}
-	ident, _, err := s.Identity(ctx)
+	sit, err := s.situation(m, c)
 	if err != nil {
-		return req, err
-	}
-	sit, err := s.situation(ctx, c)
-	if err != nil {
-		return req, err
+		return req, sit, err
 	}
 	r := s.repeated(c)
 	if r == nil {
-		return req, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
+		return req, sit, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
 	}
-	today, lim := s.today(ident), remedy.LimitsOf(r, sit.House)
-	req = lifecycle.RepeatRequest{Start: today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.Most, Want: 3, Kills: r.Kills["egg"]}
+	lim := remedy.LimitsOf(r, m.Rules)
+	req = lifecycle.RepeatRequest{Start: m.Today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.Most, Want: usualTreatments, EggKill: r.Kills[lifecycle.Egg]}
 	if sit.Edible && sit.DaysToHarvest != nil {
-		req.Harvest, req.Wait = today.Add(*sit.DaysToHarvest), lim.PreHarvest
+		req.Harvest, req.Wait = m.Today.Add(*sit.DaysToHarvest), lim.PreHarvest
 	}
-	req.Used, _ = remedy.Uses(sit.Earlier, r.ID, today)
-	if k := s.Base.Cause(c.Verdict.Cause); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
-		w, err := lifecycle.Closed(s.Base.LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, s.weather(ident).Mean(today, 14)))
+	req.Used, _ = remedy.Uses(sit.Earlier, r.ID, m.Today)
+	if k := s.cause(c); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
+		outdoors, err := weather.Mean(s.Weather, m.Spot(), m.Today, warmthDays, m.Clock)
 		if err != nil {
-			return req, err
+			return req, sit, err
+		}
+		w, err := lifecycle.ClosedForm(s.Base.LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, outdoors))
+		if err != nil {
+			return req, sit, err
 		}
 		req.Window = &w
 	}
-	return req, nil
+	return req, sit, nil
 }
 
 // stillHolds says what of the amounts and days no longer holds: a label, a
 // picking or a day may have changed since they were kept.
-func (s *Service) stillHolds(ctx context.Context, c *Case) error {
+func (s *Service) stillHolds(m house.Moment, c *Case) error {
 	var l fault.List
-	if m := c.Mix; m != nil {
-		_, err := s.Blend(ctx, m.Input())
+	r := c.Doc.Now()
+	if r.Mix != nil {
+		_, err := dosage.Blend(s.Base, m.Rules, r.Mix.Input())
 		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
 			f.Mend = "work the amounts out anew on the Mix step; " + f.Mend
 			return f
 		}))
 	}
-	if c.Days != nil {
-		req, err := s.repeatRequest(ctx, c)
+	if r.Days != nil {
+		req, _, err := s.repeatRequest(m, c)
 		l.AddErr("", err)
+		days := r.Days.Planned()
+		if len(days) != len(r.Days.On) {
+			l.Add("days", "one of the days is none", "set the days anew")
+		}
 		if err == nil {
-			l.AddErr("", lifecycle.Hold(c.Days.days(), req))
+			l.AddErr("", lifecycle.Hold(days, req))
 		}
 	}
 	return l.Err()
-}
-
-// days of the calendar; what is no day is left out.
-func (d *Days) days() []civil.Day {
-	out := []civil.Day{}
-	if d == nil {
-		return out
-	}
-	for _, on := range d.On {
-		if day, err := civil.Parse(on); err == nil {
-			out = append(out, day)
-		}
-	}
-	return out
 }
 
 // repeated is the chosen remedy whose days are planned: the harshest one that
 // has a rhythm.
 func (s *Service) repeated(c *Case) *knowledge.Remedy {
 	var best *knowledge.Remedy
-	for _, id := range c.Treatment.Remedies {
+	for _, id := range c.Doc.Now().Treatment.Remedies {
 		if r := s.Base.Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
 			best = r
 		}
@@ -173,16 +174,16 @@ func (s *Service) repeated(c *Case) *knowledge.Remedy {
 
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
-	return s.change(ctx, who, id, from, "days", func(c *Case) (string, error) {
-		d, err := s.planDays(ctx, c, in)
+	return s.change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
+		d, err := s.planDays(m, c, in)
 		if err != nil {
 			return "", err
 		}
 		d.By = who.Name
-		c.Days = &d
+		c.Doc.Now().Days = &d
 		if len(d.On) == 1 {
-			return "to be done once, on " + spokenDay(d.Start, civil.Of(s.Now(), nil)), nil
+			return "to be done once, on " + spokenDay(d.Start, m.Today), nil
 		}
-		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start, civil.Of(s.Now(), nil))), nil
+		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
 	})
 }

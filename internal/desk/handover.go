@@ -6,25 +6,75 @@ import (
 	"slices"
 
 	"botanik/core/casework"
-	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/plain"
+	"botanik/internal/casefile"
+	"botanik/internal/handout"
+	"botanik/internal/house"
 	"botanik/internal/people"
 )
 
-// effectDays is how long after the last treatment its effect shows.
-const effectDays = 7
+// Sheet is the page as it was handed over, or as it would be now.
+func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) {
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return casefile.Sheet{}, err
+	}
+	if c.Doc.Now().Handover != nil && c.Page != nil {
+		return c.Page.Sheet, nil
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return casefile.Sheet{}, err
+	}
+	return s.sheet(m, &c)
+}
+
+// SheetByToken is the grower's own page, without an account: what was handed
+// over last, whatever is being worked out on the bench.
+func (s *Service) SheetByToken(ctx context.Context, token string) (casefile.Sheet, error) {
+	if len(token) < 20 {
+		return casefile.Sheet{}, ErrNotFound
+	}
+	row, err := s.Store.CaseByToken(ctx, token)
+	if err != nil {
+		return casefile.Sheet{}, err
+	}
+	c, err := caseOf(row)
+	if err != nil {
+		return casefile.Sheet{}, err
+	}
+	if c.Page == nil { // of before pages were kept
+		m, err := s.House.Moment(ctx)
+		if err != nil {
+			return casefile.Sheet{}, err
+		}
+		return s.sheet(m, &c)
+	}
+	out := c.Page.Sheet
+	if c.Doc.Now().Handover == nil && c.Closing == nil {
+		out.Again = handout.LookingAgain
+	}
+	return out, nil
+}
+
+func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
+	if c.Verdict == nil {
+		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
+	}
+	sit, err := s.situation(m, c)
+	if err != nil {
+		return casefile.Sheet{}, err
+	}
+	return handout.Write(s.Base, m, sit, c.Number, &c.Doc), nil
+}
 
 // HandOver gives the page to the grower and sets the day to ask. Everything
 // chosen is checked once more, because a day, the house or the law may have
 // changed since.
 func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
-	ident, _, err := s.Identity(ctx)
-	if err != nil {
-		return View{}, err
-	}
-	return s.change(ctx, who, id, from, "handover", func(c *Case) (string, error) {
-		f := s.facts(&c.Doc)
+	return s.change(ctx, who, id, from, "handover", func(m house.Moment, c *Case) (string, error) {
+		f, r := s.facts(&c.Doc), c.Doc.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
 		}
@@ -32,47 +82,46 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			return "", err
 		}
 		if !f.Refer {
-			if err := s.mayUse(ctx, c, c.Treatment.Remedies); err != nil {
+			if err := s.mayUse(m, c, r.Treatment.Remedies); err != nil {
 				return "", err
 			}
-			if err := s.stillHolds(ctx, c); err != nil {
+			if err := s.stillHolds(m, c); err != nil {
 				return "", err
 			}
 		}
-		today := s.today(ident)
 		token := people.RandomText(24)
 		if c.Page != nil {
 			token = c.Page.Token // the grower's link holds
 		}
-		c.AskOn = casework.AskOn(today, c.Days.days(), effectDays, f.Refer).String()
-		c.Round++
-		c.Handover = &Handover{By: who.Name, At: s.Now(), Token: token, AskOn: c.AskOn}
-		if c.Treatment != nil && !f.Refer {
-			c.Given = append(c.Given, s.given(c, today)...)
+		c.AskOn = casework.AskOn(m.Today, r.Days.Planned(), casework.EffectDays, f.Refer).String()
+		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn}
+		if r.Treatment != nil && !f.Refer {
+			r.Given = s.given(m, c)
 		}
-		sheet, err := s.sheet(ctx, c)
+		sheet, err := s.sheet(m, c)
 		if err != nil {
 			return "", err
 		}
-		c.Page = &Page{Token: token, Sheet: sheet}
-		return "handed over; ask on " + spokenDay(c.AskOn, today), nil
+		c.Page = &casefile.Page{Token: token, Sheet: sheet}
+		return "handed over; ask on " + spokenDay(c.AskOn, m.Today), nil
 	})
 }
 
 // given lists what this round puts on the plant, for the waits of the next.
-func (s *Service) given(c *Case, today civil.Day) []Treated {
-	out := []Treated{}
-	for _, id := range c.Treatment.Remedies {
-		r := s.Base.Remedy(id)
-		if r == nil || r.Kind == "culture" || r.Rung == 0 {
+func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
+	out := []casefile.Treated{}
+	r := c.Doc.Now()
+	for _, id := range r.Treatment.Remedies {
+		k := s.Base.Remedy(id)
+		if k == nil || k.Kind == "culture" || k.Rung == 0 {
 			continue
 		}
-		on := []string{today.String()}
-		if c.Days != nil && r == s.repeated(c) {
-			on = c.Days.On
+		on := []string{m.Today.String()}
+		if r.Days != nil && k == s.repeated(c) {
+			on = r.Days.On
 		}
 		for _, d := range on {
-			out = append(out, Treated{What: r.Name, Remedy: id, On: d})
+			out = append(out, casefile.Treated{What: k.Name, Remedy: id, On: d})
 		}
 	}
 	return out
@@ -85,116 +134,87 @@ type FollowUpInput struct {
 	Note   string            `json:"note,omitempty" maxLength:"400"`
 }
 
-// FollowUp records a recount, judges it and names the next move. Two silent
-// ones in a row raise a call.
+// FollowUp records a recount, judges it and names the next move. Silence is
+// asked again, and raises a call when it goes on.
 func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int, in FollowUpInput) (View, error) {
-	ident, _, err := s.Identity(ctx)
-	if err != nil {
-		return View{}, err
-	}
 	in.Note = plain.Text(in.Note)
 	if !in.Silent && in.Count == nil && in.Note == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
-	return s.change(ctx, who, id, from, "followup", func(c *Case) (string, error) {
-		if c.Handover == nil || c.Closing != nil {
+	return s.change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
+		r := c.Doc.Now()
+		if r.Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
 		}
-		f := FollowUp{At: s.Now(), By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note}
-		today := s.today(ident)
-		if in.Silent {
-			n := 1
-			for _, x := range slices.Backward(c.FollowUps) {
-				if !x.Silent {
-					break
-				}
-				n++
-			}
-			c.AskOn = today.Add(7).String()
-			text := "no answer; ask again " + spokenDay(c.AskOn, today)
-			if n >= 2 {
-				f.Next = &casework.NextMove{Move: "call", Why: "Two without an answer: telephone."}
-				text = "no answer twice: telephone"
-				c.AskOn = today.String()
-			}
-			c.FollowUps = append(c.FollowUps, f)
-			return text, nil
-		}
+		f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note}
 		text := "told: " + in.Note
-		if in.Count != nil {
+		c.AskOn = ""
+		switch {
+		case in.Silent:
+			next, again := casework.Silence(r.Silent()+1, m.Today)
+			f.Next, c.AskOn = next, again.String()
+			text = "no answer; ask again " + spokenDay(c.AskOn, m.Today)
+			if next != nil {
+				text = "no answer again: telephone"
+			}
+		case in.Count != nil:
 			res, err := casework.Judge(*in.Count)
 			if err != nil {
 				return "", err
 			}
-			f.Result = &res
-			next := casework.Advise(res.Word, s.borne(c, res.After), c.Round, s.nerve(c))
-			f.Next = &next
+			next := casework.Advise(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
+			f.Result, f.Next = &res, &next
 			text = "recount: " + res.Text + " " + next.Why
 		}
-		c.AskOn = ""
-		c.FollowUps = append(c.FollowUps, f)
+		r.FollowUps = append(slices.Clone(r.FollowUps), f)
 		return text, nil
 	})
 }
 
 func (s *Service) borne(c *Case, after float64) bool {
-	if c.Verdict == nil {
-		return false
-	}
-	k := s.Base.Cause(c.Verdict.Cause)
+	k := s.cause(c)
 	return after == 0 || k != nil && k.Tolerable.PerUnit > 0 && after <= k.Tolerable.PerUnit
 }
 
-func (s *Service) nerve(c *Case) bool {
-	if c.Treatment == nil {
-		return false
-	}
-	for _, id := range c.Treatment.Remedies {
-		if r := s.Base.Remedy(id); r != nil && r.Outgrown() {
-			return true
-		}
-	}
-	return false
+func (s *Service) canBeOutgrown(c *Case) bool {
+	t := c.Doc.Now().Treatment
+	return t != nil && slices.ContainsFunc(t.Remedies, func(id string) bool {
+		r := s.Base.Remedy(id)
+		return r != nil && r.Outgrown()
+	})
 }
 
 // NextRound opens the bench again: repeat keeps the remedy and asks for new
 // days; step up and switch also ask for another remedy; look again keeps only
 // what was seen.
 func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
-	return s.change(ctx, who, id, from, "round", func(c *Case) (string, error) {
-		if c.Handover == nil || c.Closing != nil {
+	return s.change(ctx, who, id, from, "round", func(_ house.Moment, c *Case) (string, error) {
+		if c.Doc.Now().Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
 		}
-		switch move {
-		case "repeat":
-			c.clear(casework.SecDays)
-		case "step up", "switch":
-			c.clear(casework.SecRemedy)
-			c.clear(casework.After(casework.SecRemedy)...)
-		case "bring back":
-			c.clear(casework.SecVerdict)
-			c.clear(casework.After(casework.SecVerdict)...)
-		default:
+		section, ok := casework.Reopens[move]
+		if !ok {
 			return "", fault.New("move", fmt.Sprintf("%q is not a next round", move), "use repeat, step up, switch or bring back")
 		}
-		c.clear(casework.SecHandover)
+		c.Begin()
+		c.Clear(section, true)
 		return "next round: " + move, nil
 	})
 }
 
 // Close ends a case.
 func (s *Service) Close(ctx context.Context, who Person, id string, from int, outcome, note string) (View, error) {
-	if who.Role == "trainee" {
+	if who.Role == people.Trainee {
 		return View{}, ErrForbidden
 	}
-	return s.change(ctx, who, id, from, "close", func(c *Case) (string, error) {
+	return s.change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
 		if c.Closing != nil {
 			return "", fault.New("", "the case is already closed", "open it again to go on")
 		}
-		if c.Handover == nil && outcome != "lost" && outcome != "unknown" {
+		if c.Doc.Now().Handover == nil && outcome != "lost" && outcome != "unknown" {
 			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
 		}
-		c.Closing = &Closing{At: s.Now(), By: who.Name, Outcome: outcome, Note: plain.Text(note)}
+		c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: outcome, Note: plain.Text(note)}
 		c.AskOn = ""
 		return "closed: " + outcome, nil
 	})
@@ -202,7 +222,7 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, ou
 
 // Reopen takes a closed case up again.
 func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (View, error) {
-	return s.change(ctx, who, id, from, "reopen", func(c *Case) (string, error) {
+	return s.change(ctx, who, id, from, "reopen", func(_ house.Moment, c *Case) (string, error) {
 		if c.Closing == nil {
 			return "", fault.New("", "the case is not closed", "nothing to do")
 		}

@@ -5,10 +5,11 @@ import (
 	"fmt"
 	"slices"
 	"strings"
-	"time"
 	"unicode"
 
 	"botanik/core/fault"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
 	"botanik/internal/photo"
 	"botanik/internal/store"
 )
@@ -16,30 +17,16 @@ import (
 // MaxPhotos a case may show.
 const MaxPhotos = 8
 
-// Photo is a picture the grower brought, as the case lists it.
-type Photo struct {
-	ID     string    `json:"id"`
-	Name   string    `json:"name"`
-	Width  int       `json:"width"`
-	Height int       `json:"height"`
-	By     string    `json:"by"`
-	At     time.Time `json:"at"`
-}
-
 // AddPhoto keeps a picture with the case. It is drawn anew, so that nothing
 // the camera wrote beside it (place, time, owner) is kept.
 func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int, name string, data []byte) (View, error) {
 	// What would be refused anyway is refused before the work of drawing.
-	row, err := s.Store.Case(ctx, id)
+	c, err := s.read(ctx, id)
 	if err != nil {
 		return View{}, err
 	}
-	if row.Version != from {
+	if c.Version != from {
 		return View{}, ErrStale
-	}
-	c, err := unrow(row)
-	if err != nil {
-		return View{}, err
 	}
 	if err := mayAddPhoto(&c); err != nil {
 		return View{}, err
@@ -48,15 +35,15 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if err != nil {
 		return View{}, err
 	}
-	p := Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
+	p := casefile.Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
 	keep := store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}
-	return s.changeWith(ctx, who, id, from, "photo", []store.Photo{keep}, func(c *Case) (string, error) {
+	return s.change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
 		if err := mayAddPhoto(c); err != nil {
 			return "", err
 		}
 		c.Photos = append(slices.Clone(c.Photos), p)
 		return "picture added: " + p.Name, nil
-	})
+	}, keep)
 }
 
 func mayAddPhoto(c *Case) error {
@@ -87,8 +74,8 @@ func photoName(s string) string {
 
 // DropPhoto takes a picture off the case; undo brings it back.
 func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int, photoID string) (View, error) {
-	return s.change(ctx, who, id, from, "photo", func(c *Case) (string, error) {
-		at := slices.IndexFunc(c.Photos, func(p Photo) bool { return p.ID == photoID })
+	return s.change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
+		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound
 		}
@@ -100,15 +87,11 @@ func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int
 
 // Photo reads a picture a case shows, as JPEG.
 func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error) {
-	row, err := s.Store.Case(ctx, id)
+	c, err := s.read(ctx, id)
 	if err != nil {
 		return nil, err
 	}
-	c, err := unrow(row)
-	if err != nil {
-		return nil, err
-	}
-	if !slices.ContainsFunc(c.Photos, func(p Photo) bool { return p.ID == photoID }) {
+	if !slices.ContainsFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID }) {
 		return nil, ErrNotFound // taken off the case: kept for undo, and shown no more
 	}
 	p, err := s.Store.Photo(ctx, id, photoID)

@@ -2,6 +2,7 @@ package desk_test
 
 import (
 	"botanik/core/dosage"
+	"botanik/internal/casefile"
 	"context"
 	"errors"
 	"testing"
@@ -20,10 +21,10 @@ import (
 // at turns the desk's clock and sets its zone.
 func (b *bench) at(zone string, now time.Time) {
 	b.now = now
-	id, v, err := b.Identity(context.Background())
+	id, v, err := b.House.Identity(context.Background())
 	require.NoError(b.t, err)
 	id.Zone = zone
-	require.NoError(b.t, b.SetIdentity(context.Background(), boss, id, v))
+	require.NoError(b.t, b.House.SetIdentity(context.Background(), boss, id, v))
 }
 
 // A desk's day is that of its place: in the evening in Los Angeles it is still
@@ -31,7 +32,7 @@ func (b *bench) at(zone string, now time.Time) {
 // before.
 func TestDaysToPickingAreTheDesksOwn(t *testing.T) {
 	two := 2
-	eaten := desk.Intake{Grower: "Ilse", Plant: "french bean", Place: "garden", Story: "pale", Edible: true, DaysToHarvest: &two}
+	eaten := casefile.Intake{Grower: "Ilse", Plant: "french bean", Place: "garden", Story: "pale", Edible: true, DaysToHarvest: &two}
 	for zone, now := range map[string]time.Time{
 		"America/Los_Angeles": time.Date(2026, 7, 12, 2, 30, 0, 0, time.UTC),  // 19:30 on the 11th
 		"Pacific/Auckland":    time.Date(2026, 7, 10, 21, 30, 0, 0, time.UTC), // 9:30 on the 11th
@@ -69,7 +70,7 @@ func TestADeskInTheSouthAndAcrossTheDateLineKeepsItsMonth(t *testing.T) {
 // What is no longer chosen leaves no amount behind, whichever way it went.
 func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 	ctx := context.Background()
-	hosta := desk.Intake{Grower: "Ilse", Plant: "hosta", Place: "garden", Story: "holes"}
+	hosta := casefile.Intake{Grower: "Ilse", Plant: "hosta", Place: "garden", Story: "holes"}
 	for name, change := range map[string]func(b *bench) (desk.View, error){
 		"wait": func(b *bench) (desk.View, error) {
 			return b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "wait", Press: "light"})
@@ -120,14 +121,14 @@ func TestAWordThatCouldBeTwoRemediesKeepsTheWaitsOfBoth(t *testing.T) {
 	require.Len(t, read, 1)
 	assert.Empty(t, read[0].Remedy)
 	assert.ElementsMatch(t, []string{"neem-oil", "azadirachtin"}, read[0].CouldBe)
-	rose := desk.Intake{Grower: "Ilse", Plant: "rose", Place: "garden", Story: "white", Treated: read}
+	rose := casefile.Intake{Grower: "Ilse", Plant: "rose", Place: "garden", Story: "white", Treated: read}
 	b.known(rose, "powdery-mildew")
 	assert.Equal(t, remedy.NotNow, b.offer("sulfur").Status, "a month after an oil")
 	a, err := b.Advice(ctx, b.v.ID, nil)
 	require.NoError(t, err)
 	require.Len(t, a.Unknown, 1)
 	assert.Contains(t, a.Unknown[0], "could be")
-	rose.Treated = []desk.Treated{{What: "neem", Remedy: "azadirachtin", On: read[0].On}}
+	rose.Treated = []casefile.Treated{{What: "neem", Remedy: "azadirachtin", On: read[0].On}}
 	b.keep(b.SetIntake(ctx, b.who, b.v.ID, b.v.Version, rose))
 	assert.NotEqual(t, remedy.NotNow, b.offer("sulfur").Status)
 }
@@ -163,7 +164,7 @@ func TestDaysStayInsideTheCalendarAndTheYear(t *testing.T) {
 	}
 	for _, on := range []string{"0000-01-01", "1999-01-01", "2026-07-13"} {
 		in := bean
-		in.Treated = []desk.Treated{{What: "soap", On: on}}
+		in.Treated = []casefile.Treated{{What: "soap", On: on}}
 		_, err := b.CheckIn(ctx, b.who, in, "")
 		require.Error(t, err, on)
 		assert.Equal(t, "treated[0].on", fault.From(err)[0].Field)

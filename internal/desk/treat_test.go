@@ -2,6 +2,7 @@ package desk_test
 
 import (
 	"botanik/core/dosage"
+	"botanik/internal/casefile"
 	"context"
 	"slices"
 	"strings"
@@ -23,7 +24,7 @@ import (
 var boss = desk.Person{ID: "o", Name: "Odile", Role: "coordinator"}
 
 // known brings a sample in and settles what it is.
-func (b *bench) known(in desk.Intake, cause string) {
+func (b *bench) known(in casefile.Intake, cause string) {
 	ctx := context.Background()
 	b.keep(b.CheckIn(ctx, b.who, in, ""))
 	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "flecks", State: "many"}))
@@ -40,10 +41,10 @@ func (b *bench) offer(id string) remedy.Offer {
 
 func (b *bench) house(change func(*remedy.House)) {
 	ctx := context.Background()
-	h, v, err := b.HouseRules(ctx)
+	h, v, err := b.House.Rules(ctx)
 	require.NoError(b.t, err)
 	change(&h)
-	require.NoError(b.t, b.SetHouseRules(ctx, boss, h, v))
+	require.NoError(b.t, b.House.SetRules(ctx, boss, h, v))
 }
 
 func TestAnOpenCaseSaysThatTheHouseChanged(t *testing.T) {
@@ -123,18 +124,18 @@ func TestTheRhythmChosenIsKeptInsideTheLabel(t *testing.T) {
 func TestTheHourAndTheHeapFollowTheSchool(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
-	sheet := func() desk.Sheet {
+	sheet := func() casefile.Sheet {
 		s, err := b.Sheet(ctx, b.v.ID)
 		require.NoError(t, err)
 		return s
 	}
-	b.known(desk.Intake{Grower: "Ilse", Plant: "rose", Place: "garden", Story: "x"}, "rose-black-spot")
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "rose", Place: "garden", Story: "x"}, "rose-black-spot")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"clear-leaves"}, ""))
 	assert.Contains(t, sheet().Disposal, "not on the compost")
 	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "infected-leaves", "compost"))
 	assert.Contains(t, sheet().Disposal, "hot compost")
 
-	b.known(desk.Intake{Grower: "Ilse", Plant: "courgette", Place: "garden", Story: "x"}, "mosaic-virus")
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "courgette", Place: "garden", Story: "x"}, "mosaic-virus")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"inspect"}, ""))
 	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "infected-leaves", "compost"))
 	assert.Contains(t, sheet().Disposal, "tied bag", "a virus is never composted")
@@ -281,7 +282,7 @@ func TestLawStopsTheMixingShelfToo(t *testing.T) {
 func TestAmountsForABedReachThePage(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
-	b.known(desk.Intake{Grower: "Ilse", Plant: "bean", Place: "greenhouse", Story: "x"}, "green-aphid")
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "bean", Place: "greenhouse", Story: "x"}, "green-aphid")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"release-lacewing"}, ""))
 	_, err := b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "gypsum", Area: "3 m2"})
 	assert.ErrorContains(t, err, "was not chosen")
@@ -311,7 +312,7 @@ func TestNothingRefusedReachesAHandOver(t *testing.T) {
 	ctx := context.Background()
 	rapid.Check(t, func(rt *rapid.T) {
 		pick := func(name string, of []string) string { return rapid.SampledFrom(of).Draw(rt, name) }
-		in := desk.Intake{Grower: "x", Plant: pick("plant", plants), Place: pick("place", []string{"indoors", "garden", "balcony"}), Story: "x", InBloom: rapid.Bool().Draw(rt, "bloom"), Edible: rapid.Bool().Draw(rt, "eaten"), Cat: rapid.Bool().Draw(rt, "cat"), Pond: rapid.Bool().Draw(rt, "pond")}
+		in := casefile.Intake{Grower: "x", Plant: pick("plant", plants), Place: pick("place", []string{"indoors", "garden", "balcony"}), Story: "x", InBloom: rapid.Bool().Draw(rt, "bloom"), Edible: rapid.Bool().Draw(rt, "eaten"), Cat: rapid.Bool().Draw(rt, "cat"), Pond: rapid.Bool().Draw(rt, "pond")}
 		v, err := b.CheckIn(ctx, b.who, in, "")
 		require.NoError(rt, err)
 		v, err = b.Look(ctx, b.who, v.ID, v.Version, differential.Look{Finding: "flecks", State: "many"})

@@ -6,39 +6,37 @@ import (
 	"slices"
 	"strings"
 
-	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/plain"
 	"botanik/core/remedy"
+	"botanik/core/weather"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
 )
 
-// situation is the case as a treatment sees it, today.
-func (s *Service) situation(ctx context.Context, c *Case) (remedy.Situation, error) {
-	ident, _, err := s.Identity(ctx)
-	if err != nil {
-		return remedy.Situation{}, err
-	}
-	house, _, err := s.HouseRules(ctx)
-	if err != nil {
-		return remedy.Situation{}, err
-	}
+// situation is the case as a treatment sees it at a moment.
+func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
-	today := s.today(ident)
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: house, Schools: knownSchools(s.Base, c.Schools)}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base, c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
-		left := max(0, *in.DaysToHarvest-today.Sub(civil.Of(c.CreatedAt, ident.zone())))
+		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left
 	}
-	temp := remedy.Warmth(in.Place, s.weather(ident).Day(today).EveningC)
+	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	if err != nil {
+		return sit, err
+	}
+	temp := remedy.Warmth(in.Place, air.EveningC)
 	sit.TempC = &temp
-	for _, t := range append(slices.Clone(in.Treated), c.Given...) {
-		for _, id := range t.meant() {
+	for _, t := range append(slices.Clone(in.Treated), c.Doc.Given()...) {
+		for _, id := range t.Meant() {
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}
 	}
-	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(today.Month()), ident.Lat < 0)
-	if a := c.Act; a != nil {
+	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(m.Today.Month()), m.South())
+	if a := c.Doc.Now().Act; a != nil {
 		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Press, a.Drought, a.BadYear, a.LowCa
 		if a.Dormant != nil {
 			sit.Dormant = *a.Dormant
@@ -59,76 +57,64 @@ type CaseAdvice struct {
 // says how those work together rather than the ones it would pick, and what
 // speaks against using them together.
 func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseAdvice, error) {
-	v, err := s.View(ctx, id)
+	c, err := s.read(ctx, id)
 	if err != nil {
 		return CaseAdvice{}, err
 	}
-	a, err := s.advice(ctx, &v.Case)
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return CaseAdvice{}, err
+	}
+	a, sit, err := s.advice(m, &c)
 	if err != nil || len(chosen) == 0 {
 		return a, err
 	}
-	sit, err := s.situation(ctx, &v.Case)
-	if err != nil {
-		return a, err
-	}
-	a.Combine = remedy.Combine(s.Base, s.Base.Cause(v.Verdict.Cause), sit, chosen)
+	a.Combine = remedy.Combine(s.Base, s.cause(&c), sit, chosen)
 	for _, f := range fault.From(remedy.Together(s.Base, sit, chosen)) {
 		a.Apart = append(a.Apart, f.Problem)
 	}
 	return a, nil
 }
 
-func (s *Service) advice(ctx context.Context, c *Case) (CaseAdvice, error) {
+func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation, error) {
 	if c.Verdict == nil || c.Verdict.Cause == "" {
-		return CaseAdvice{}, fault.New("verdict", "nothing can be advised before it is known what it is", "settle the verdict, or send the sample on")
+		return CaseAdvice{}, remedy.Situation{}, fault.New("verdict", "nothing can be advised before it is known what it is", "settle the verdict, or send the sample on")
 	}
-	sit, err := s.situation(ctx, c)
+	sit, err := s.situation(m, c)
 	if err != nil {
-		return CaseAdvice{}, err
+		return CaseAdvice{}, sit, err
 	}
 	a, err := remedy.Advise(s.Base, c.Verdict.Cause, sit)
 	if err != nil {
-		return CaseAdvice{}, err
+		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}}
-	out.Weather = fmt.Sprintf("simulated forecast, evening %.0f °C", *sit.TempC)
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.Weather.Kind(), *sit.TempC)}
 	if c.Intake.Place == "indoors" {
-		out.Weather = "indoors, taken as 20 °C"
+		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
 	}
 	for _, t := range c.Intake.Treated {
-		switch {
-		case t.Remedy != "":
-		case len(t.CouldBe) > 0:
-			names := []string{}
-			for _, id := range t.CouldBe {
-				if r := s.Base.Remedy(id); r != nil {
-					names = append(names, strings.ToLower(r.Name))
-				}
-			}
-			out.Unknown = append(out.Unknown, fmt.Sprintf("%s on %s could be %s: the waits of all of them are kept; say which on Brought in.", t.What, t.On, strings.Join(names, " or ")))
-		default:
-			out.Unknown = append(out.Unknown, fmt.Sprintf("%s on %s: not matched to a remedy here; ask what was in it before anything is sprayed.", t.What, t.On))
+		if text := s.unmatched(t); text != "" {
+			out.Unknown = append(out.Unknown, text)
 		}
 	}
-	return out, nil
+	return out, sit, nil
 }
 
-// treat keeps what was chosen; another choice takes along what rested on the
-// one before.
-func (d *Doc) treat(t Treatment) {
-	if d.Treatment == nil || !slices.Equal(d.Treatment.Remedies, t.Remedies) {
-		d.clear(casework.After(casework.SecRemedy)...)
+// unmatched says what is not known of an earlier spray, "" when it is known.
+func (s *Service) unmatched(t casefile.Treated) string {
+	switch {
+	case t.Remedy != "":
+		return ""
+	case len(t.CouldBe) == 0:
+		return fmt.Sprintf("%s on %s: not matched to a remedy here; ask what was in it before anything is sprayed.", t.What, t.On)
 	}
-	d.Treatment = &t
-}
-
-// meant are the remedies something earlier may have been: the one it was, or
-// all that its words could mean.
-func (t Treated) meant() []string {
-	if t.Remedy != "" {
-		return []string{t.Remedy}
+	names := []string{}
+	for _, id := range t.CouldBe {
+		if r := s.Base.Remedy(id); r != nil {
+			names = append(names, strings.ToLower(r.Name))
+		}
 	}
-	return t.CouldBe
+	return fmt.Sprintf("%s on %s could be %s: the waits of all of them are kept; say which on Brought in.", t.What, t.On, strings.Join(names, " or "))
 }
 
 // SetTreatment chooses what to do. A remedy that is "no" or "not now" is
@@ -137,30 +123,23 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 	if len(ids) == 0 {
 		return View{}, fault.New("remedies", "nothing is chosen", `choose at least one; "leave it and watch" is one`)
 	}
-	_, seen, err := s.HouseRules(ctx)
-	if err != nil {
-		return View{}, err
-	}
-	return s.change(ctx, who, id, from, "remedy", func(c *Case) (string, error) {
-		if err := s.mayUse(ctx, c, ids); err != nil {
+	return s.change(ctx, who, id, from, "remedy", func(m house.Moment, c *Case) (string, error) {
+		if err := s.mayUse(m, c, ids); err != nil {
 			return "", err
 		}
-		c.HouseSeen = &seen
-		names := ""
-		for i, r := range ids {
-			if i > 0 {
-				names += ", "
-			}
-			names += s.Base.Remedy(r).Name
+		c.HouseSeen = &m.Version
+		names := []string{}
+		for _, r := range ids {
+			names = append(names, s.Base.Remedy(r).Name)
 		}
-		c.treat(Treatment{Remedies: ids, Note: plain.Text(note), By: who.Name})
-		return names, nil
+		c.Treat(casefile.Treatment{Remedies: ids, Note: plain.Text(note), By: who.Name})
+		return strings.Join(names, ", "), nil
 	})
 }
 
 // mayUse names every chosen remedy that is not allowed for this case today.
-func (s *Service) mayUse(ctx context.Context, c *Case, ids []string) error {
-	a, err := s.advice(ctx, c)
+func (s *Service) mayUse(m house.Moment, c *Case, ids []string) error {
+	a, sit, err := s.advice(m, c)
 	if err != nil {
 		return err
 	}
@@ -171,7 +150,7 @@ func (s *Service) mayUse(ctx context.Context, c *Case, ids []string) error {
 		o := slices.IndexFunc(a.Offers, func(o remedy.Offer) bool { return o.Remedy == rid })
 		switch {
 		case o < 0:
-			l.Add(at, fmt.Sprintf("%q is not a remedy of the herbarium", rid), "use an id from kb list remedies")
+			l.AddErr("", knowledge.NoSuchRemedy(at, rid))
 		case seen[rid]:
 			l.Add(at, rid+" stands twice", "name it once")
 		case !a.Offers[o].Open:
@@ -179,10 +158,38 @@ func (s *Service) mayUse(ctx context.Context, c *Case, ids []string) error {
 		}
 		seen[rid] = true
 	}
-	sit, err := s.situation(ctx, c)
-	if err != nil {
-		return err
-	}
 	l.AddErr("", remedy.Together(s.Base, sit, ids))
 	return l.Err()
+}
+
+// SetSchools lets a case answer a question of the trade in its own way; an
+// empty answer goes back to the house's.
+func (s *Service) SetSchools(ctx context.Context, who Person, id string, from int, school, option string) (View, error) {
+	x := s.Base.School(school)
+	if x == nil {
+		return View{}, fault.New("school", fmt.Sprintf("%q is not a question of the herbarium", school), "use an id from kb list schools")
+	}
+	if option != "" && x.Option(option) == nil {
+		return View{}, fault.New("option", fmt.Sprintf("%q is not an answer to it", option), "use one of its options, or none for the house's own")
+	}
+	return s.change(ctx, who, id, from, "remedy", func(_ house.Moment, c *Case) (string, error) {
+		next := map[string]string{}
+		for k, v := range c.Schools {
+			next[k] = v
+		}
+		delete(next, school)
+		text := strings.TrimSuffix(x.Question, "?") + ": as the house"
+		if option != "" {
+			next[school] = option
+			text = strings.TrimSuffix(x.Question, "?") + ": " + x.Option(option).Name + ", for this case"
+		}
+		c.Schools = next
+		if len(next) == 0 {
+			c.Schools = nil
+		}
+		if school == remedy.Rhythm {
+			c.Doc.Now().Days = nil
+		}
+		return text, nil
+	})
 }

@@ -1,6 +1,7 @@
 package httpapi_test
 
 import (
+	"botanik/internal/simulated"
 	"bytes"
 	"context"
 	"encoding/json"
@@ -57,7 +58,7 @@ var filled = sync.OnceValues(func() (string, error) {
 		return "", err
 	}
 	clock := func() time.Time { return now }
-	if err := demo.Fill(context.Background(), desk.New(st, herbarium.Embedded(), clock), people.New(st, clock), now); err != nil {
+	if err := demo.Fill(context.Background(), desk.New(st, herbarium.Embedded(), simulated.Station{}, clock), people.New(st, clock), now); err != nil {
 		return "", err
 	}
 	to := filepath.Join(dir, "copy.db")
@@ -75,7 +76,7 @@ func newDeskWith(t *testing.T, opts httpapi.Options) *client {
 	st, err := store.Open(context.Background(), dir)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = st.Close() })
-	d := desk.New(st, herbarium.Embedded(), func() time.Time { return clock })
+	d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return clock })
 	p := people.New(st, func() time.Time { return clock })
 	return &client{t: t, d: d, p: p, dir: dir, now: &clock, s: httpapi.New(d, p, opts)}
 }

@@ -1,6 +1,7 @@
 package httpapi
 
 import (
+	"botanik/internal/casefile"
 	"context"
 	"net/http"
 
@@ -34,7 +35,7 @@ type lookBody struct {
 	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
 	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
 
-	Spot *desk.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
+	Spot *casefile.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
 }
 
 type schoolBody struct {
@@ -52,7 +53,7 @@ func (s *Server) caseRoutes() {
 	huma.Register(s.changing(), huma.Operation{OperationID: "check-in", Method: http.MethodPost, Path: "/cases", Summary: "Check a sample in", Tags: []string{"cases"}, Errors: []int{http.StatusConflict}, DefaultStatus: http.StatusCreated},
 		func(ctx context.Context, in *struct {
 			Key  string `header:"Idempotency-Key" required:"true" minLength:"8" maxLength:"80" doc:"one for each sample; a retry with it makes no second case"`
-			Body desk.Intake
+			Body casefile.Intake
 		}) (*out[desk.View], error) {
 			v, err := s.desk.CheckIn(ctx, who(ctx), in.Body, in.Key)
 			if err != nil {
@@ -75,7 +76,7 @@ func (s *Server) caseRoutes() {
 	}) (desk.CaseAdvice, error) {
 		return s.desk.Advice(ctx, in.ID, in.Chosen)
 	})
-	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (desk.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
+	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (casefile.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body weighBody
@@ -85,7 +86,7 @@ func (s *Server) caseRoutes() {
 	ask(s, "plan-days", "cases", "/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body desk.DaysInput
-	}) (desk.Days, error) {
+	}) (casefile.Days, error) {
 		return s.desk.PlanDays(ctx, in.ID, in.Body)
 	})
 	change(s, "set-intake", http.MethodPut, "/intake", "Correct what was brought in", s.desk.SetIntake)

@@ -1,6 +1,8 @@
 package httpapi
 
 import (
+	"botanik/internal/casefile"
+	"botanik/internal/house"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -204,7 +206,7 @@ func (s *Server) readRoutes() {
 	})
 	register(s, s.public(), http.MethodGet, "page", "grower", "/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"64"`
-	}) (desk.Sheet, error) {
+	}) (casefile.Sheet, error) {
 		return s.desk.SheetByToken(ctx, in.Token)
 	})
 }
@@ -219,10 +221,10 @@ func (s *Server) computeRoutes() {
 	ask(s, "convert", "computation", "/convert", "The same physical amount in another unit", func(_ context.Context, in *struct{ Body convertInput }) (mix.Converted, error) {
 		return mix.ConvertedTo(in.Body.Amount, in.Body.To)
 	})
-	ask(s, "need", "computation", "/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body desk.NeedInput }) (mix.Need, error) {
+	ask(s, "need", "computation", "/need", "How much finished mix these plants want", func(_ context.Context, in *struct{ Body needInput }) (mix.Need, error) {
 		return mix.SprayNeed(in.Body.Plants)
 	})
-	ask(s, "earlier", "computation", "/earlier", "Read what a grower says was sprayed, and what it could have been", func(ctx context.Context, in *struct{ Body earlierInput }) ([]desk.Treated, error) {
+	ask(s, "earlier", "computation", "/earlier", "Read what a grower says was sprayed, and what it could have been", func(ctx context.Context, in *struct{ Body earlierInput }) ([]casefile.Treated, error) {
 		return s.desk.ReadEarlier(ctx, in.Body.Text)
 	})
 }
@@ -230,6 +232,10 @@ func (s *Server) computeRoutes() {
 type convertInput struct {
 	Amount string `json:"amount" maxLength:"40" doc:"like '1 L'"`
 	To     string `json:"to" maxLength:"40" doc:"unit, like 'US fl oz'"`
+}
+
+type needInput struct {
+	Plants []mix.PlantSize `json:"plants" minItems:"1" maxItems:"12"`
 }
 
 type earlierInput struct {
@@ -270,7 +276,7 @@ func tagOf(v any) string {
 func (s *Server) houseRoutes() {
 	huma.Register(s.reading(), huma.Operation{OperationID: "house", Method: http.MethodGet, Path: "/house", Summary: "House rules", Tags: []string{"house"}},
 		func(ctx context.Context, _ *none) (*out[remedy.House], error) {
-			h, v, err := s.desk.HouseRules(ctx)
+			h, v, err := s.desk.House.Rules(ctx)
 			return versioned(h, v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-house", Method: http.MethodPut, Path: "/house", Summary: "Change the house rules (coordinator)", Tags: []string{"house"}},
@@ -282,30 +288,30 @@ func (s *Server) houseRoutes() {
 			if err != nil {
 				return nil, err
 			}
-			if err := s.desk.SetHouseRules(ctx, who(ctx), in.Body, from); err != nil {
+			if err := s.desk.House.SetRules(ctx, who(ctx), in.Body, from); err != nil {
 				return nil, answer(s.log, err)
 			}
-			h, v, err := s.desk.HouseRules(ctx)
+			h, v, err := s.desk.House.Rules(ctx)
 			return versioned(h, v), answer(s.log, err)
 		})
 	huma.Register(s.reading(), huma.Operation{OperationID: "identity", Method: http.MethodGet, Path: "/identity", Summary: "Who and where the desk is", Tags: []string{"house"}},
-		func(ctx context.Context, _ *none) (*out[desk.Identity], error) {
-			id, v, err := s.desk.Identity(ctx)
+		func(ctx context.Context, _ *none) (*out[house.Identity], error) {
+			id, v, err := s.desk.House.Identity(ctx)
 			return versioned(id, v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-identity", Method: http.MethodPut, Path: "/identity", Summary: "Change who and where the desk is (coordinator)", Tags: []string{"house"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
-			Body    desk.Identity
-		}) (*out[desk.Identity], error) {
+			Body    house.Identity
+		}) (*out[house.Identity], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
 				return nil, err
 			}
-			if err := s.desk.SetIdentity(ctx, who(ctx), in.Body, from); err != nil {
+			if err := s.desk.House.SetIdentity(ctx, who(ctx), in.Body, from); err != nil {
 				return nil, answer(s.log, err)
 			}
-			id, v, err := s.desk.Identity(ctx)
+			id, v, err := s.desk.House.Identity(ctx)
 			return versioned(id, v), answer(s.log, err)
 		})
 	get(s, "people", "house", "/people", "Who may sign in, and who no longer", func(ctx context.Context, _ *none) ([]people.Account, error) { return s.people.All(ctx) })

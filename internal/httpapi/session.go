@@ -1,6 +1,7 @@
 package httpapi
 
 import (
+	"botanik/internal/house"
 	"context"
 	"crypto/subtle"
 	"errors"
@@ -114,10 +115,10 @@ func (s *Server) write(ctx huma.Context, err error) {
 }
 
 type sessionBody struct {
-	Person desk.Person   `json:"person"`
-	Token  string        `json:"token" doc:"to be sent as X-Botanik-Token with every change"`
-	Desk   desk.Identity `json:"desk"`
-	Now    string        `json:"now" doc:"the desk's day, YYYY-MM-DD"`
+	Person desk.Person    `json:"person"`
+	Token  string         `json:"token" doc:"to be sent as X-Botanik-Token with every change"`
+	Desk   house.Identity `json:"desk"`
+	Now    string         `json:"now" doc:"the desk's day, YYYY-MM-DD"`
 }
 
 type sessionOut struct {
@@ -193,6 +194,6 @@ func (s *Server) sessionRoutes() {
 }
 
 func (s *Server) session(ctx context.Context, p desk.Person, csrf string) (sessionBody, error) {
-	id, _, err := s.desk.Identity(ctx)
-	return sessionBody{p, csrf, id, s.desk.Day(id)}, err
+	m, err := s.desk.House.Moment(ctx)
+	return sessionBody{p, csrf, m.Identity, m.Today.String()}, err
 }

@@ -4,63 +4,61 @@ import (
 	"fmt"
 	"hash/fnv"
 	"math"
+	"time"
 
 	"botanik/core/civil"
+	"botanik/core/weather"
 )
 
-// Day is a simulated day of weather at a desk.
-type Day struct {
-	Date     string  `json:"date"`
-	MinC     float64 `json:"minC"`
-	MaxC     float64 `json:"maxC"`
-	EveningC float64 `json:"eveningC"` // about an hour before sunset
-	RainMm   float64 `json:"rainMm"`
-	WindMs   float64 `json:"windMs"`
-	Text     string  `json:"text"`
-}
-
-// Station is a weather station of a mild wet coast; the same place and day
+// Station is a weather station of a mild wet coast; the same place and hour
 // always give the same weather.
-type Station struct {
-	Lat   float64 // degrees; the sign turns the seasons
-	Place string
+type Station struct{}
+
+var _ weather.Provider = Station{}
+
+// Kind says that it is simulated.
+func (Station) Kind() string { return "simulated forecast" }
+
+// Hours of the place, each full hour of UTC from the first at or after from.
+func (Station) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
+	out := []weather.Hour{}
+	at := from.UTC().Truncate(time.Hour)
+	if at.Before(from) {
+		at = at.Add(time.Hour)
+	}
+	for ; at.Before(to); at = at.Add(time.Hour) {
+		out = append(out, hour(p, at))
+	}
+	return out, nil
 }
 
-// Day gives the weather of a day.
-func (s Station) Day(t civil.Day) Day {
-	doy := float64(t.YearDay())
-	phase := 2 * math.Pi * (doy - 205) / 365.25
-	if s.Lat < 0 {
+func hour(p weather.Place, at time.Time) weather.Hour {
+	// The sun's own time at the place orders the day.
+	solar := at.Add(time.Duration(p.Lon / 15 * float64(time.Hour)))
+	day := civil.Of(solar, time.UTC)
+	phase := 2 * math.Pi * (float64(day.YearDay()) - 205) / 365.25
+	if p.Lat < 0 {
 		phase += math.Pi
 	}
-	mean := 10.5 + 6.5*math.Cos(phase) + 3*(s.noise(t, "t")-.5)
-	swing := 3 + 4*s.noise(t, "s")
-	d := Day{Date: t.String(), MinC: round(mean - swing), MaxC: round(mean + swing), EveningC: round(mean + swing*.35), WindMs: round(1 + 7*s.noise(t, "w"))}
-	if r := s.noise(t, "r"); r > .55 {
-		d.RainMm = round((r - .55) * 30)
+	mean := 10.5 + 6.5*math.Cos(phase) + 3*(noise(p, day, "t")-.5)
+	swing := 3 + 4*noise(p, day, "s")
+	h := float64(solar.Hour()) + float64(solar.Minute())/60
+	warm := math.Cos(2 * math.Pi * (h - 15) / 24) // warmest at three in the afternoon
+	out := weather.Hour{At: at, TempC: round(mean + swing*warm), WindMs: round((1 + 7*noise(p, day, "w")) * (1 + .3*warm)), Humidity: math.Round(80 - 18*warm)}
+	if r := noise(p, day, "r"); r > .55 {
+		first := int(18 * noise(p, day, "when"))
+		if n := int(h) - first; n >= 0 && n < 6 {
+			out.RainMm = round((r - .55) * 30 / 6)
+			out.Humidity = 95
+		}
 	}
-	rain := "dry"
-	if d.RainMm > 0 {
-		rain = fmt.Sprintf("%.1f mm of rain", d.RainMm)
-	}
-	d.Text = fmt.Sprintf("%.0f to %.0f °C, %s, wind %.0f m/s", d.MinC, d.MaxC, rain, d.WindMs)
-	return d
-}
-
-// Mean is the average temperature of the n days from t, °C.
-func (s Station) Mean(t civil.Day, n int) float64 {
-	sum := 0.0
-	for i := range n {
-		d := s.Day(t.Add(i))
-		sum += (d.MinC + d.MaxC) / 2
-	}
-	return sum / float64(n)
+	return out
 }
 
 // noise is a fixed number in [0, 1) for a place, day and purpose.
-func (s Station) noise(t civil.Day, what string) float64 {
+func noise(p weather.Place, day civil.Day, what string) float64 {
 	h := fnv.New64a()
-	_, _ = fmt.Fprintf(h, "%s|%s|%s", s.Place, t.String(), what)
+	_, _ = fmt.Fprintf(h, "%s|%s|%s", p.Name, day, what)
 	return float64(h.Sum64()%100_000) / 100_000
 }
 

@@ -16,14 +16,19 @@ type Case struct {
 	ID        string  `db:"id"`
 	Number    string  `db:"number"`
 	Stage     string  `db:"stage"`
-	Host      string  `db:"host"`
+	Plant     string  `db:"plant"`   // in the grower's words
+	HostID    string  `db:"host_id"` // of the herbarium; empty for an unknown plant
+	Place     string  `db:"place"`
 	Grower    string  `db:"grower"`
-	Line      string  `db:"line"`
+	Story     string  `db:"story"`
 	Urgency   int     `db:"urgency"`
 	Certainty float64 `db:"certainty"`
 	Cause     string  `db:"cause"`
 	Degree    string  `db:"degree"`
+	VerdictAt string  `db:"verdict_at"`
 	AskOn     string  `db:"ask_on"`
+	ClosedAt  string  `db:"closed_at"`
+	Outcome   string  `db:"outcome"`
 	Token     string  `db:"token"`
 	CreatedAt string  `db:"created_at"`
 	UpdatedAt string  `db:"updated_at"`
@@ -31,6 +36,16 @@ type Case struct {
 	Serial    int64   `db:"serial"` // order of arrival, and the case's place in the search table
 	Doc       string  `db:"doc"`
 	Body      string  `db:"-"` // words for searching that no column holds
+
+	Treatments []Treatment `db:"-"` // what was put on the plant, written with the case
+}
+
+// Treatment is one remedy given on one day of a round.
+type Treatment struct {
+	CaseID string `db:"case_id"`
+	Round  int    `db:"round"`
+	Remedy string `db:"remedy"`
+	Day    string `db:"day"`
 }
 
 // Event is one line of a case's story.
@@ -41,8 +56,8 @@ type Event struct {
 	Who    string `db:"who"`
 	Kind   string `db:"kind"`
 	Text   string `db:"text"`
-	Before string `db:"before"`
-	After  string `db:"after"`
+	After  string `db:"after"` // the whole document after it, now and then
+	Patch  string `db:"patch"` // else what changed, RFC 6902
 }
 
 // Key makes creating safe to repeat.
@@ -50,7 +65,7 @@ type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, host, grower, line, urgency, certainty, cause, degree, ask_on, token, created_at, updated_at, version, serial`
+const brief = `id, number, stage, plant, host_id, place, grower, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, token, created_at, updated_at, version, serial`
 
 const full = brief + `, doc`
 
@@ -89,7 +104,7 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 		if err := tx.GetContext(ctx, &c.Serial, `INSERT INTO counter (name, value) VALUES ('serial', 1) ON CONFLICT (name) DO UPDATE SET value = value + 1 RETURNING value`); err != nil {
 			return err
 		}
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :serial, :doc)`, c); err != nil {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :token, :created_at, :updated_at, :version, :serial, :doc)`, c); err != nil {
 			return err
 		}
 		e.CaseID, e.Seq = c.ID, 1
@@ -113,23 +128,40 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 // putSearch keeps the words a case is found by. They stand under the case's own
 // serial, so that renewing them costs the same however many cases there are.
 func putSearch(ctx context.Context, tx *sqlx.Tx, c Case) error {
-	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO case_search (rowid, number, grower, host, line, body) VALUES (?, ?, ?, ?, ?, ?)`, c.Serial, c.Number, c.Grower, c.Host, c.Line, c.Body)
+	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO case_search (rowid, number, grower, plant, story, body) VALUES (?, ?, ?, ?, ?, ?)`, c.Serial, c.Number, c.Grower, c.Plant, c.Story, c.Body)
 	return err
+}
+
+func putTreatments(ctx context.Context, tx *sqlx.Tx, c Case) error {
+	if _, err := tx.ExecContext(ctx, `DELETE FROM case_treatment WHERE case_id = ?`, c.ID); err != nil {
+		return err
+	}
+	for _, t := range c.Treatments {
+		t.CaseID = c.ID
+		if _, err := tx.NamedExecContext(ctx, `INSERT OR IGNORE INTO case_treatment (case_id, round, remedy, day) VALUES (:case_id, :round, :remedy, :day)`, t); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
-	_, err := tx.NamedExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, kind, text, before, after) VALUES (:case_id, :seq, :at, :who, :kind, :text, :before, :after)`, e)
+	_, err := tx.NamedExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, kind, text, before, after, patch) VALUES (:case_id, :seq, :at, :who, :kind, :text, '', :after, :patch)`, e)
 	return err
 }
 
-// SetCase writes a new version with its event; ErrStale when the stored
-// version is not the one the change started from. Photos are written with it,
-// or not at all.
-func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event, photos ...Photo) error {
+// SetCase writes a new version with its event, which keeps what changed since the
+// document it was before; ErrStale when the stored version is not the one the
+// change started from. Photos and treatments are written with it, or not at all.
+func (s *Store) SetCase(ctx context.Context, c Case, from int, before string, e Event, photos ...Photo) error {
+	e.CaseID, e.Seq = c.ID, from+1
+	if err := e.keep(before, c.Doc); err != nil {
+		return err
+	}
 	err := s.tx(ctx, func(tx *sqlx.Tx) error {
 		c.Version = from + 1
-		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, host = ?, grower = ?, line = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, ask_on = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
-			c.Stage, c.Host, c.Grower, c.Line, c.Urgency, c.Certainty, c.Cause, c.Degree, c.AskOn, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
+			c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
 		if err != nil {
 			return err
 		}
@@ -141,12 +173,14 @@ func (s *Store) SetCase(ctx context.Context, c Case, from int, e Event, photos .
 				return err
 			}
 		}
-		e.CaseID, e.Seq = c.ID, c.Version
 		if err := addEvent(ctx, tx, e); err != nil {
 			return err
 		}
 		if e.Kind == "look" || e.Kind == "photo" {
 			return nil // these change no searchable word
+		}
+		if err := putTreatments(ctx, tx, c); err != nil {
+			return err
 		}
 		return putSearch(ctx, tx, c)
 	})
@@ -175,13 +209,6 @@ func (s *Store) Events(ctx context.Context, id string) ([]Event, error) {
 	out := []Event{}
 	err := s.r.SelectContext(ctx, &out, `SELECT case_id, seq, at, who, kind, text FROM case_event WHERE case_id = ? ORDER BY seq`, id)
 	return out, err
-}
-
-// Event reads one line of the story with its before and after.
-func (s *Store) Event(ctx context.Context, id string, seq int) (Event, error) {
-	var e Event
-	err := s.r.GetContext(ctx, &e, `SELECT case_id, seq, at, who, kind, text, before, after FROM case_event WHERE case_id = ? AND seq = ?`, id, seq)
-	return e, missing(err)
 }
 
 // Page of cases without their documents, newest first.
@@ -221,19 +248,30 @@ func (s *Store) Cases(ctx context.Context, stage, cursor string, limit int) (Pag
 	return out, nil
 }
 
-// Tray lists the cases of a stage, oldest first, at most limit.
-func (s *Store) Tray(ctx context.Context, stage string, limit int) ([]Case, error) {
-	out := []Case{}
+// Tray lists the cases of a stage, oldest first, at most limit, and says how many
+// there are in all.
+func (s *Store) Tray(ctx context.Context, stage string, limit int) ([]Case, int, error) {
+	out, n := []Case{}, 0
+	if err := missing(s.r.GetContext(ctx, &n, `SELECT n FROM stage_count WHERE stage = ?`, stage)); err != nil && !errors.Is(err, ErrNotFound) {
+		return nil, 0, err
+	}
+	if n == 0 {
+		return out, 0, nil
+	}
 	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE stage = ? ORDER BY created_at, id LIMIT ?`, stage, limit)
-	return out, err
+	return out, n, err
 }
 
 // DueBy lists handed-over cases to be asked about up to a day, most late first,
-// with their documents.
-func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, error) {
-	out := []Case{}
-	err := s.r.SelectContext(ctx, &out, `SELECT `+full+` FROM case_file WHERE ask_on <> '' AND ask_on <= ? AND stage IN ('handed', 'referred') ORDER BY ask_on, id LIMIT ?`, day, limit)
-	return out, err
+// with their documents, and says how many there are in all.
+func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, int, error) {
+	const due = ` FROM case_file INDEXED BY case_ask WHERE ask_on <> '' AND stage IN ('handed', 'referred') AND ask_on <= ?`
+	out, n := []Case{}, 0
+	if err := s.r.GetContext(ctx, &n, `SELECT count(*)`+due, day); err != nil {
+		return nil, 0, err
+	}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+full+due+` ORDER BY ask_on, id LIMIT ?`, day, limit)
+	return out, n, err
 }
 
 // BroughtSince counts the cases created from a moment on.

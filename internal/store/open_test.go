@@ -257,7 +257,7 @@ func TestTheTallyAgreesWithTheCases(t *testing.T) {
 		for range rapid.IntRange(0, 4).Draw(t, "changes") {
 			c.Cause = rapid.SampledFrom([]string{"", "rust", "aphid"}).Draw(t, "cause")
 			c.Degree = rapid.SampledFrom([]string{"", "settled", "working"}).Draw(t, "degree")
-			require.NoError(t, s.SetCase(ctx, c, c.Version, Event{At: Stamp(at), Kind: "verdict"}))
+			require.NoError(t, s.SetCase(ctx, c, c.Version, c.Doc, Event{At: Stamp(at), Kind: "verdict"}))
 			c.Version++
 		}
 		since := at.AddDate(0, 0, rapid.IntRange(-4, 4).Draw(t, "since")).Format("2006-01-02")

@@ -26,7 +26,7 @@ func opened(t *testing.T) (*Store, string) {
 
 func sample(id string) func(string) (Case, Event, error) {
 	return func(number string) (Case, Event, error) {
-		c := Case{ID: id, Number: number, Stage: "waiting", Host: "Rose", Grower: "Ilse Marrow", Line: "black spots", CreatedAt: Stamp(at), UpdatedAt: Stamp(at), Doc: "{}", Body: "tel"}
+		c := Case{ID: id, Number: number, Stage: "waiting", Plant: "Rose", Grower: "Ilse Marrow", Story: "black spots", CreatedAt: Stamp(at), UpdatedAt: Stamp(at), Doc: "{}", Body: "tel"}
 		return c, Event{At: Stamp(at), Who: "Ansel", Kind: "in", Text: "brought in", After: "{}"}, nil
 	}
 }
@@ -55,13 +55,13 @@ func TestAStaleVersionChangesNothing(t *testing.T) {
 	ctx := context.Background()
 	c, _, err := s.AddCase(ctx, 2026, Key{}, sample("A"))
 	require.NoError(t, err)
-	c.Line = "first"
-	require.NoError(t, s.SetCase(ctx, c, 1, Event{At: Stamp(at), Who: "a", Kind: "intake", Text: "x"}))
-	c.Line = "second"
-	assert.ErrorIs(t, s.SetCase(ctx, c, 1, Event{At: Stamp(at), Who: "b", Kind: "intake", Text: "y"}), ErrStale)
+	c.Story = "first"
+	require.NoError(t, s.SetCase(ctx, c, 1, c.Doc, Event{At: Stamp(at), Who: "a", Kind: "intake", Text: "x"}))
+	c.Story = "second"
+	assert.ErrorIs(t, s.SetCase(ctx, c, 1, c.Doc, Event{At: Stamp(at), Who: "b", Kind: "intake", Text: "y"}), ErrStale)
 	got, err := s.Case(ctx, "A")
 	require.NoError(t, err)
-	assert.Equal(t, "first", got.Line)
+	assert.Equal(t, "first", got.Story)
 	events, err := s.Events(ctx, "A")
 	require.NoError(t, err)
 	assert.Len(t, events, 2)
@@ -118,7 +118,7 @@ func TestSearchFollowsChanges(t *testing.T) {
 	assert.Equal(t, 0, find(`"; DROP TABLE case_file`))
 	assert.Equal(t, 0, find("   "))
 	c.Grower = "Corin Pell"
-	require.NoError(t, s.SetCase(ctx, c, 1, Event{At: Stamp(at), Kind: "intake"}))
+	require.NoError(t, s.SetCase(ctx, c, 1, c.Doc, Event{At: Stamp(at), Kind: "intake"}))
 	assert.Equal(t, 0, find("marrow"))
 	assert.Equal(t, 1, find("corin rose"))
 }
@@ -132,7 +132,7 @@ func TestOneWriterManyReaders(t *testing.T) {
 	won := make([]bool, 12)
 	for i := range won {
 		wg.Go(func() {
-			err := s.SetCase(ctx, c, 1, Event{At: Stamp(at), Who: fmt.Sprint(i), Kind: "look"})
+			err := s.SetCase(ctx, c, 1, c.Doc, Event{At: Stamp(at), Who: fmt.Sprint(i), Kind: "look"})
 			won[i] = err == nil
 			if err != nil && !errors.Is(err, ErrStale) {
 				t.Error(err)
@@ -222,7 +222,7 @@ func TestBenchCaseList(t *testing.T) {
 			c.Stage = "closed"
 		}
 		c.Serial = int64(i + 1)
-		_, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :host, :grower, :line, :urgency, :certainty, :cause, :degree, :ask_on, :token, :created_at, :updated_at, :version, :serial, :doc)`, c)
+		_, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :token, :created_at, :updated_at, :version, :serial, :doc)`, c)
 		require.NoError(t, err)
 	}
 	require.NoError(t, tx.Commit())
@@ -253,7 +253,7 @@ func bareList(ctx context.Context, s *Store, stage string) error {
 	defer func() { _ = rows.Close() }()
 	for rows.Next() {
 		var c Case
-		if err := rows.Scan(&c.ID, &c.Number, &c.Stage, &c.Host, &c.Grower, &c.Line, &c.Urgency, &c.Certainty, &c.Cause, &c.Degree, &c.AskOn, &c.Token, &c.CreatedAt, &c.UpdatedAt, &c.Version, &c.Serial); err != nil {
+		if err := rows.Scan(&c.ID, &c.Number, &c.Stage, &c.Plant, &c.HostID, &c.Place, &c.Grower, &c.Story, &c.Urgency, &c.Certainty, &c.Cause, &c.Degree, &c.VerdictAt, &c.AskOn, &c.ClosedAt, &c.Outcome, &c.Token, &c.CreatedAt, &c.UpdatedAt, &c.Version, &c.Serial); err != nil {
 			return err
 		}
 	}

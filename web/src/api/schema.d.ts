@@ -1155,6 +1155,16 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        Counts: {
+            /** Format: int64 */
+            ask: number;
+            /** Format: int64 */
+            bench: number;
+            /** Format: int64 */
+            ready: number;
+            /** Format: int64 */
+            waiting: number;
+        };
         Days: {
             by: string;
             /** Format: int64 */
@@ -1197,7 +1207,6 @@ export interface components {
             unit: string;
         };
         Dosed: {
-            by: string;
             dose: string;
             input: components["schemas"]["PlaceInput"];
             /** @description for the advisor, not for the page */
@@ -1372,6 +1381,34 @@ export interface components {
              */
             urgency?: number;
         };
+        KeptDose: {
+            by: string;
+            dose: string;
+            input: components["schemas"]["PlaceInput"];
+            /** @description for the advisor, not for the page */
+            mind?: string[];
+            placed: components["schemas"]["Placed"];
+            remedy: string;
+        };
+        KeptMix: {
+            bothLabels?: boolean;
+            by: string;
+            /** @description for the advisor, not for the page */
+            mind?: string[];
+            plan: components["schemas"]["Plan"];
+            /** @description the label's range in words */
+            range?: string;
+            rate: string;
+            remedy: string;
+            spoons?: string;
+            sprayer: string;
+            stock?: string;
+            /** Format: int64 */
+            treatments?: number;
+            use: string;
+            volume: string;
+            with?: components["schemas"]["Beside"][];
+        };
         Label: {
             /** @description crops this bottle names, by host id, group or family; empty: not written down */
             crops?: string[];
@@ -1460,10 +1497,11 @@ export interface components {
         };
         Mixed: {
             bothLabels?: boolean;
-            by: string;
             /** @description for the advisor, not for the page */
             mind?: string[];
             plan: components["schemas"]["Plan"];
+            /** @description the label's range in words */
+            range?: string;
             rate: string;
             remedy: string;
             spoons?: string;
@@ -2096,6 +2134,8 @@ export interface components {
             bench: components["schemas"]["Tag"][];
             /** Format: int64 */
             brought: number;
+            /** @description how many there are in all; the trays show the oldest */
+            counts: components["schemas"]["Counts"];
             date: string;
             desk: string;
             /** Format: int64 */
@@ -2164,28 +2204,39 @@ export interface components {
         View: {
             act?: components["schemas"]["Act"];
             askOn?: string;
+            /**
+             * Format: double
+             * @description how full the tag is, 0 to 1
+             */
+            certainty: number;
             closing?: components["schemas"]["Closing"];
             /** Format: date-time */
             createdAt: string;
             days?: components["schemas"]["Days"];
-            doses: components["schemas"]["Dosed"][];
+            doses: components["schemas"]["KeptDose"][];
+            /** @description of all rounds, oldest first */
             followUps: components["schemas"]["FollowUp"][];
+            /** @description what this desk's rounds put on it */
             given: components["schemas"]["Treated"][];
             handover?: components["schemas"]["Handover"];
+            /** @description house rules changed since this case was decided */
             houseNews: string[];
-            /** Format: int64 */
-            houseSeen?: number;
             id: string;
             intake: components["schemas"]["Intake"];
             looks: components["schemas"]["LookRecord"][];
+            /** @description what u would take back */
             mayUndo?: string;
-            mix?: components["schemas"]["Mixed"];
+            mix?: components["schemas"]["KeptMix"];
             number: string;
             page?: components["schemas"]["Page"];
             photos: components["schemas"]["Photo"][];
             reading: components["schemas"]["Ranking"];
-            /** Format: int64 */
+            /**
+             * Format: int64
+             * @description rounds of treatment handed over
+             */
             round: number;
+            /** @description answers this case chose over the house's */
             schools?: {
                 [key: string]: string;
             };
@@ -2272,7 +2323,6 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "by": "",
                      *       "plan": {
                      *         "buy": [
                      *           {
@@ -2348,6 +2398,7 @@ export interface operations {
                      *         "volumeMl": 1000,
                      *         "warnings": []
                      *       },
+                     *       "range": "10 mL per L to 20 mL per L",
                      *       "rate": "spray",
                      *       "remedy": "soap",
                      *       "spoons": "metric",
@@ -2452,7 +2503,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBWM005QktQRlYyR1g3Tjk3"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBEUUZYRVBHV1ZZTVlYSE4z"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2501,6 +2552,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -2530,7 +2582,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2540,23 +2592,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -2567,14 +2619,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -2633,6 +2685,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -2785,12 +2838,12 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -2999,7 +3052,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "unknown": [],
-                     *       "weather": "simulated forecast, evening 18 °C",
+                     *       "weather": "simulated forecast, evening 21 °C",
                      *       "why": [
                      *         "Release predatory mites is the mildest that does enough here."
                      *       ]
@@ -3050,6 +3103,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "closing": {
                      *         "at": "2026-07-11T13:00:00Z",
                      *         "by": "Odile",
@@ -3095,7 +3149,6 @@ export interface operations {
                      *         }
                      *       ],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -3205,7 +3258,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3215,16 +3268,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3242,7 +3295,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3255,7 +3308,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3337,6 +3390,7 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
                      *         "by": "Odile",
@@ -3353,7 +3407,6 @@ export interface operations {
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -3451,6 +3504,7 @@ export interface operations {
                      *           "volumeMl": 1000,
                      *           "warnings": []
                      *         },
+                     *         "range": "10 mL per L to 20 mL per L",
                      *         "rate": "spray",
                      *         "remedy": "soap",
                      *         "spoons": "metric",
@@ -3617,6 +3671,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.3,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [
                      *         {
@@ -3639,7 +3694,6 @@ export interface operations {
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "grower": "Ilse",
@@ -3663,7 +3717,7 @@ export interface operations {
                      *             "group": "slugs",
                      *             "kind": "pest",
                      *             "name": "Slugs and snails",
-                     *             "p": 0.12571442662617602,
+                     *             "p": 0.12571442662617607,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -3700,7 +3754,7 @@ export interface operations {
                      *               "Predatory mite"
                      *             ],
                      *             "group": "leave it",
-                     *             "p": 0.17308371406630155
+                     *             "p": 0.1730837140663017
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -3815,6 +3869,7 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
                      *         "by": "Odile",
@@ -3871,7 +3926,6 @@ export interface operations {
                      *         "token": "k3Jt0Vq-example-of-a-token"
                      *       },
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -3968,6 +4022,7 @@ export interface operations {
                      *           "volumeMl": 1000,
                      *           "warnings": []
                      *         },
+                     *         "range": "10 mL per L to 20 mL per L",
                      *         "rate": "spray",
                      *         "remedy": "soap",
                      *         "spoons": "metric",
@@ -4065,7 +4120,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4075,16 +4130,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4102,7 +4157,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4115,7 +4170,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4208,6 +4263,7 @@ export interface operations {
                      *         "pressure": "moderate"
                      *       },
                      *       "askOn": "2026-07-25",
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
                      *         "by": "Odile",
@@ -4236,7 +4292,6 @@ export interface operations {
                      *         "token": "k3Jt0Vq-example-of-a-token"
                      *       },
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -4333,6 +4388,7 @@ export interface operations {
                      *           "volumeMl": 1000,
                      *           "warnings": []
                      *         },
+                     *         "range": "10 mL per L to 20 mL per L",
                      *         "rate": "spray",
                      *         "remedy": "soap",
                      *         "spoons": "metric",
@@ -4430,7 +4486,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4440,16 +4496,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4467,7 +4523,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4480,7 +4536,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4573,6 +4629,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -4602,7 +4659,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.17200500342909386,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4612,23 +4669,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 2.352124228559209,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.38330789438873164,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.16221957529785835,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.9058431560418113
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 1.5556359470807064
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -4639,14 +4696,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "p": 0.17209060415276511
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -4719,6 +4776,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -4764,7 +4822,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4774,16 +4832,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4801,7 +4859,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4814,7 +4872,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4896,12 +4954,12 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -4999,6 +5057,7 @@ export interface operations {
                      *           "volumeMl": 1000,
                      *           "warnings": []
                      *         },
+                     *         "range": "10 mL per L to 20 mL per L",
                      *         "rate": "spray",
                      *         "remedy": "soap",
                      *         "spoons": "metric",
@@ -5026,7 +5085,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5036,16 +5095,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5063,7 +5122,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5076,7 +5135,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5162,6 +5221,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -5216,7 +5276,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5226,16 +5286,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5253,7 +5313,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5266,7 +5326,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5363,6 +5423,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -5408,7 +5469,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5418,16 +5479,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5445,7 +5506,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5458,7 +5519,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5594,12 +5655,12 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -5640,7 +5701,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5650,16 +5711,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5677,7 +5738,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5690,7 +5751,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5774,6 +5835,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [
@@ -5813,7 +5875,6 @@ export interface operations {
                      *         }
                      *       ],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -6047,6 +6108,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -6221,6 +6283,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.15,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [
@@ -6260,7 +6323,6 @@ export interface operations {
                      *         }
                      *       ],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -6503,12 +6565,12 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
                      *       "given": [],
                      *       "houseNews": [],
-                     *       "houseSeen": 1,
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
                      *         "daysToHarvest": 9,
@@ -6813,6 +6875,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -6957,6 +7020,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "doses": [],
                      *       "followUps": [],
@@ -7002,7 +7066,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7012,16 +7076,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -7039,7 +7103,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7052,7 +7116,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -8058,7 +8122,6 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "by": "",
                      *       "dose": "soil",
                      *       "input": {
                      *         "area": "3 m2",
@@ -8452,6 +8515,12 @@ export interface operations {
                      *         }
                      *       ],
                      *       "brought": 7,
+                     *       "counts": {
+                     *         "ask": 4,
+                     *         "bench": 2,
+                     *         "ready": 4,
+                     *         "waiting": 3
+                     *       },
                      *       "date": "Saturday 11 July 2026",
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "longestMinutes": 38,
@@ -8494,7 +8563,7 @@ export interface operations {
                      *           "version": 1
                      *         }
                      *       ],
-                     *       "weather": "Simulated forecast: 10 to 23 °C, 1.7 mm of rain, wind 1 m/s."
+                     *       "weather": "Simulated forecast: 10 to 23 °C, 1.8 mm of rain, wind 1 m/s."
                      *     }
                      */
                     "application/json": components["schemas"]["Today"];

@@ -98,13 +98,6 @@ function Empty() {
   );
 }
 
-const certainty = (v: View) =>
-  v.verdict
-    ? ({ settled: 1, working: 0.6, open: 0.3, undetermined: 0.1 }[v.verdict.degree] ?? 0)
-    : v.looks.length
-      ? 0.15
-      : 0;
-
 /** On a narrow page the steps are a strip; the one in hand is brought into it. */
 const bring = (at: HTMLElement | null) => {
   const strip = at?.parentElement;
@@ -179,7 +172,7 @@ function One({ id, step }: { id: string; step?: string }) {
               number: view.number,
               plant: i.plant,
               line: i.story,
-              certainty: certainty(view),
+              certainty: view.certainty,
               urgency: i.urgency ?? 0,
             }}
           />

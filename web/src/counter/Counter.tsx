@@ -35,11 +35,18 @@ export function Counter() {
         {
           name: 'Waiting',
           tags: data.waiting,
+          count: data.counts.waiting,
           none: 'Nobody waits. Press n when someone puts a bag on the counter.',
           step: 'look',
         },
-        { name: 'On the bench', tags: data.bench, none: 'The bench is clear.', step: '' },
-        { name: 'Ready to hand over', tags: data.ready, none: 'Nothing to hand over yet.', step: 'handover' },
+        { name: 'On the bench', tags: data.bench, count: data.counts.bench, none: 'The bench is clear.', step: '' },
+        {
+          name: 'Ready to hand over',
+          tags: data.ready,
+          count: data.counts.ready,
+          none: 'Nothing to hand over yet.',
+          step: 'handover',
+        },
       ]
     : [];
   const late = data?.ask.filter((a) => a.late > 0).length ?? 0;
@@ -76,9 +83,11 @@ export function Counter() {
               <div key={t.name} className="shelf">
                 <div className="row">
                   <h2>
-                    {t.name} <span className="quiet">· {t.tags.length}</span>
+                    {t.name} <span className="quiet">· {t.count}</span>
                   </h2>
-                  {t.name === 'Waiting' && t.tags.length > 1 && <small>oldest first</small>}
+                  {t.name === 'Waiting' && t.tags.length > 1 && (
+                    <small>{t.count > t.tags.length ? `the oldest ${t.tags.length} first` : 'oldest first'}</small>
+                  )}
                 </div>
                 {t.tags.length === 0 ? (
                   <p className="none">{t.none}</p>
@@ -93,7 +102,7 @@ export function Counter() {
             ))}
             <div className="row" style={{ marginTop: 4 }}>
               <h2>Ask how it went</h2>
-              <small>{data && `${data.ask.length} due${late ? `, ${late} late` : ''}`}</small>
+              <small>{data && `${data.counts.ask} due${late ? `, ${late} late` : ''}`}</small>
             </div>
             {data?.ask.length === 0 && <p className="quiet">Nobody is due today.</p>}
             {data?.ask.map((a) => (

@@ -141,6 +141,7 @@ describe('the counter', () => {
     waiting: [tag('1', 'Bean'), tag('2', 'Rose')],
     bench: [],
     ready: [tag('3', 'Bay')],
+    counts: { waiting: 2, bench: 0, ready: 1, ask: 1 },
     notices: [{ kind: 'regulated', bold: 'Regulated suspect.', text: 'Keep it bagged.' }],
     ask: [
       { id: '4', grower: 'Orla', plant: 'Ivy', when: 'two days late', late: 2, what: 'soap', call: true, contact: '' },

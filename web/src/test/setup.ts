@@ -1,6 +1,9 @@
-import { cleanup } from '@testing-library/react';
+import { cleanup, configure } from '@testing-library/react';
 import { afterEach, beforeEach, vi } from 'vitest';
 import { answer, forget } from './desk';
+
+// A busy machine is slow; what is waited for is waited for.
+configure({ asyncUtilTimeout: 20_000 });
 
 // The client takes Request and fetch when it is loaded; jsdom knows no address
 // for a page's own paths, so that they are given one here.

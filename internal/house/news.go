@@ -1,4 +1,4 @@
-package desk
+package house
 
 import (
 	"context"
@@ -11,18 +11,17 @@ import (
 	"botanik/internal/store"
 )
 
-// houseNews tells a case that was decided under earlier house rules what
-// changed since, in plain words: by whom, when, and which.
-func (s *Service) houseNews(ctx context.Context, c *Case, ident Identity) ([]string, error) {
+// News tells what changed in the rules after a version, in plain words: by whom,
+// when, and which.
+func (s *Service) News(ctx context.Context, m Moment, since int) ([]string, error) {
 	out := []string{}
-	if c.Verdict == nil || c.Closing != nil || c.Treatment == nil || c.HouseSeen == nil {
+	if since >= m.Version {
 		return out, nil
 	}
-	events, err := s.Store.SettingEventsSince(ctx, keyHouse, *c.HouseSeen)
+	events, err := s.store.SettingEventsSince(ctx, keyHouse, since)
 	if err != nil {
 		return nil, err
 	}
-	zone, today := ident.zone(), s.today(ident)
 	for _, e := range events {
 		var was, is remedy.House
 		if e.Before != "" {
@@ -34,7 +33,7 @@ func (s *Service) houseNews(ctx context.Context, c *Case, ident Identity) ([]str
 			return nil, err
 		}
 		for _, line := range s.ruleChanges(was, is) {
-			out = append(out, fmt.Sprintf("%s changed the house rules on %s: %s.", e.Who, civil.Of(store.Moment(e.At), zone).Spoken(today), line))
+			out = append(out, fmt.Sprintf("%s changed the house rules on %s: %s.", e.Who, civil.Of(store.Moment(e.At), m.Clock).Spoken(m.Today), line))
 		}
 	}
 	return out, nil
@@ -44,7 +43,7 @@ func (s *Service) houseNews(ctx context.Context, c *Case, ident Identity) ([]str
 func (s *Service) ruleChanges(was, is remedy.House) []string {
 	out := []string{}
 	name := func(id string) string {
-		if r := s.Base.Remedy(id); r != nil {
+		if r := s.base.Remedy(id); r != nil {
 			return r.Name
 		}
 		return id
@@ -102,7 +101,7 @@ func (s *Service) ruleChanges(was, is remedy.House) []string {
 		}
 	}
 	for _, k := range keys(was.Schools, is.Schools) {
-		x := s.Base.School(k)
+		x := s.base.School(k)
 		if x == nil {
 			continue
 		}

@@ -1,4 +1,4 @@
-package desk
+package casefile
 
 import (
 	"time"
@@ -6,7 +6,6 @@ import (
 	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/dosage"
-	"botanik/internal/people"
 )
 
 // Treated is something that was put on the plant before it came here.
@@ -144,102 +143,12 @@ type Closing struct {
 	Note    string    `json:"note,omitempty"`
 }
 
-// Doc is the inside of a case. Sections are nil until done.
-type Doc struct {
-	Intake    Intake       `json:"intake"`
-	Looks     []LookRecord `json:"looks"`
-	Photos    []Photo      `json:"photos"`
-	Verdict   *Verdict     `json:"verdict,omitempty"`
-	Act       *Act         `json:"act,omitempty"`
-	Treatment *Treatment   `json:"treatment,omitempty"`
-	Mix       *KeptMix     `json:"mix,omitempty"`
-	Doses     []KeptDose   `json:"doses"`
-	Days      *Days        `json:"days,omitempty"`
-	Handover  *Handover    `json:"handover,omitempty"`
-	Page      *Page        `json:"page,omitempty"`
-	FollowUps []FollowUp   `json:"followUps"`
-	Round     int          `json:"round"` // rounds of treatment handed over
-	AskOn     string       `json:"askOn,omitempty"`
-	Given     []Treated    `json:"given"` // what this desk's earlier rounds put on it
-	Closing   *Closing     `json:"closing,omitempty"`
-
-	Schools   map[string]string `json:"schools,omitempty"`   // answers this case chose over the house's
-	HouseSeen *int              `json:"houseSeen,omitempty"` // version of the house rules the last decision was made under
-}
-
-// clear empties sections. What rests on a section that changed is named by
-// casework.After.
-func (d *Doc) clear(sections ...casework.Section) {
-	for _, s := range sections {
-		switch s {
-		case casework.SecVerdict:
-			d.Verdict = nil
-		case casework.SecAct:
-			d.Act = nil
-		case casework.SecRemedy:
-			d.Treatment = nil
-		case casework.SecMix:
-			d.Mix = nil
-		case casework.SecDose:
-			d.Doses = []KeptDose{}
-		case casework.SecDays:
-			d.Days = nil
-		case casework.SecHandover:
-			d.Handover, d.AskOn = nil, ""
-		}
-	}
-}
-
-// Case is a document with its tag.
-type Case struct {
-	ID        string         `json:"id"`
-	Number    string         `json:"number"`
-	Version   int            `json:"version"`
-	Stage     casework.Stage `json:"stage"`
-	CreatedAt time.Time      `json:"createdAt"`
-	UpdatedAt time.Time      `json:"updatedAt"`
-	Doc
-}
-
-// Tag is what a plant tag shows of a case.
-type Tag struct {
-	ID        string         `json:"id"`
-	Number    string         `json:"number"`
-	Stage     casework.Stage `json:"stage"`
-	Plant     string         `json:"plant"`
-	Grower    string         `json:"grower"`
-	Line      string         `json:"line"`
-	Urgency   int            `json:"urgency"`
-	Certainty float64        `json:"certainty"`
-	Cause     string         `json:"cause,omitempty"`
-	CauseName string         `json:"causeName,omitempty"`
-	Degree    string         `json:"degree,omitempty"`
-	AskOn     string         `json:"askOn,omitempty"`
-	CreatedAt time.Time      `json:"createdAt"`
-	Version   int            `json:"version"`
-}
-
-// View is a case with everything the bench shows of it.
-type View struct {
-	Case
-	Reading differential.Ranking `json:"reading"`
-	Steps   []casework.Step      `json:"steps"`
-	MayUndo string               `json:"mayUndo,omitempty"` // what u would take back
-
-	HouseNews []string `json:"houseNews"` // house rules changed since this case was decided
-}
-
-// Person is who acts.
-type Person = people.Person
-
-// Identity of the desk.
-type Identity struct {
-	Name      string  `json:"name" minLength:"1" maxLength:"80"`
-	Place     string  `json:"place" maxLength:"80"`
-	Lat       float64 `json:"lat" minimum:"-90" maximum:"90"`
-	Lon       float64 `json:"lon" minimum:"-180" maximum:"180"`
-	Zone      string  `json:"zone" maxLength:"60" doc:"time zone, like Europe/London"`
-	Units     string  `json:"units" enum:"metric,us,imperial,au" doc:"kitchen spoons offered first"`
-	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
-	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
+// Photo is a picture the grower brought, as the case lists it.
+type Photo struct {
+	ID     string    `json:"id"`
+	Name   string    `json:"name"`
+	Width  int       `json:"width"`
+	Height int       `json:"height"`
+	By     string    `json:"by"`
+	At     time.Time `json:"at"`
 }

@@ -1,0 +1,109 @@
+package weather
+
+import (
+	"fmt"
+	"math"
+	"time"
+
+	"botanik/core/civil"
+)
+
+// Place on the earth, in degrees; south and west are below zero.
+type Place struct {
+	Lat, Lon float64
+	Name     string
+}
+
+// Hour of weather, that begins at At.
+type Hour struct {
+	At       time.Time `json:"at"`
+	TempC    float64   `json:"tempC"`
+	Humidity float64   `json:"humidity"` // relative, per cent
+	WindMs   float64   `json:"windMs"`
+	RainMm   float64   `json:"rainMm"`
+}
+
+// Provider gives the hours of a place from a moment on, up to another and not
+// with it, in order. It may know fewer than asked for. Kind says in a few words
+// where its hours come from ("simulated forecast").
+type Provider interface {
+	Hours(p Place, from, to time.Time) ([]Hour, error)
+	Kind() string
+}
+
+// Day of weather at a place.
+type Day struct {
+	Day      civil.Day
+	MinC     float64
+	MaxC     float64
+	EveningC float64 // mean of the hours from 18 to 20
+	RainMm   float64
+	WindMs   float64 // mean
+	Known    bool    // the provider had hours for it
+}
+
+// The evening, when most is sprayed, in hours of the desk's clock.
+const (
+	eveningFrom = 18
+	eveningTo   = 20
+)
+
+// DayOf gathers the hours of a calendar day at a place's zone.
+func DayOf(pr Provider, p Place, day civil.Day, zone *time.Location) (Day, error) {
+	hours, err := pr.Hours(p, day.Midnight(zone), day.Add(1).Midnight(zone))
+	out := Day{Day: day, MinC: math.Inf(1), MaxC: math.Inf(-1)}
+	if err != nil || len(hours) == 0 {
+		return Day{Day: day}, err
+	}
+	evening := 0
+	for _, h := range hours {
+		out.MinC, out.MaxC = math.Min(out.MinC, h.TempC), math.Max(out.MaxC, h.TempC)
+		out.RainMm += h.RainMm
+		out.WindMs += h.WindMs / float64(len(hours))
+		if at := h.At.In(zone).Hour(); at >= eveningFrom && at <= eveningTo {
+			out.EveningC += h.TempC
+			evening++
+		}
+	}
+	if evening > 0 {
+		out.EveningC /= float64(evening)
+	} else {
+		out.EveningC = (out.MinC + out.MaxC) / 2
+	}
+	out.Known = true
+	return out, nil
+}
+
+// Mean is the mean temperature of n days from one on, °C.
+func Mean(pr Provider, p Place, from civil.Day, n int, zone *time.Location) (float64, error) {
+	hours, err := pr.Hours(p, from.Midnight(zone), from.Add(n).Midnight(zone))
+	if err != nil {
+		return 0, err
+	}
+	if len(hours) == 0 {
+		return 0, fmt.Errorf("no weather is known for %s", from)
+	}
+	sum := 0.0
+	for _, h := range hours {
+		sum += h.TempC
+	}
+	return sum / float64(len(hours)), nil
+}
+
+// Text says a day in a few words.
+func (d Day) Text() string {
+	if !d.Known {
+		return "not known"
+	}
+	rain := "dry"
+	if d.RainMm >= .1 {
+		rain = fmt.Sprintf("%.1f mm of rain", d.RainMm)
+	}
+	return fmt.Sprintf("%.0f to %.0f °C, %s, wind %.0f m/s", d.MinC, d.MaxC, rain, d.WindMs)
+}
+
+// GoodEvening reports whether an evening suits spraying: mild, a dry day, light
+// air (general spraying practice; the figures are judgement).
+func (d Day) GoodEvening() bool {
+	return d.Known && d.EveningC >= 6 && d.EveningC <= 28 && d.RainMm < .1 && d.WindMs <= 4
+}

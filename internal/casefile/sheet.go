@@ -1,0 +1,79 @@
+package casefile
+
+// SheetStep is one thing the grower does.
+type SheetStep struct {
+	Name     string   `json:"name"`
+	How      []string `json:"how"`
+	Cautions []string `json:"cautions"`
+	Wear     []string `json:"wear"`
+	Storage  string   `json:"storage,omitempty"`
+}
+
+// SheetMix is the mix in the grower's own measures.
+type SheetMix struct {
+	Product string   `json:"product"`
+	Lines   []string `json:"lines"`
+	Order   []string `json:"order"`
+	Notes   []string `json:"notes"`
+	Buy     []string `json:"buy"`
+}
+
+// Sheet is the one page a grower takes home, in plain words. It carries no
+// personal data but what the grower gave.
+type Sheet struct {
+	Number   string      `json:"number"`
+	Desk     string      `json:"desk"`
+	Place    string      `json:"place"`
+	Date     string      `json:"date"`
+	Plant    string      `json:"plant"`
+	Grower   string      `json:"grower"`
+	Title    string      `json:"title"`
+	Sure     string      `json:"sure"`
+	What     string      `json:"what"`
+	Why      []string    `json:"why"`
+	LookFor  []string    `json:"lookFor"`
+	Steps    []SheetStep `json:"steps"`
+	Together []string    `json:"together"` // how the steps work together
+	Mix      *SheetMix   `json:"mix,omitempty"`
+	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
+	Days     []string    `json:"days"`
+	Hour     string      `json:"hour,omitempty"`
+	MustNot  []string    `json:"mustNot"`
+	Recovers string      `json:"recovers,omitempty"`
+	Disposal string      `json:"disposal,omitempty"`
+	Always   []string    `json:"always"`
+	Refer    string      `json:"refer,omitempty"`
+	AskOn    string      `json:"askOn,omitempty"`
+	Advisor  string      `json:"advisor"`
+	Again    string      `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
+	Handed   bool        `json:"handed"`
+	Token    string      `json:"token,omitempty"`
+}
+
+// whole gives every list that is none yet its empty list: a sheet kept before a
+// list was thought of is read like any other.
+func (s *Sheet) whole() {
+	for _, l := range []*[]string{&s.Why, &s.LookFor, &s.Together, &s.Amounts, &s.Days, &s.MustNot, &s.Always} {
+		if *l == nil {
+			*l = []string{}
+		}
+	}
+	if s.Steps == nil {
+		s.Steps = []SheetStep{}
+	}
+	for i := range s.Steps {
+		x := &s.Steps[i]
+		for _, l := range []*[]string{&x.How, &x.Cautions, &x.Wear} {
+			if *l == nil {
+				*l = []string{}
+			}
+		}
+	}
+	if m := s.Mix; m != nil {
+		for _, l := range []*[]string{&m.Lines, &m.Order, &m.Notes, &m.Buy} {
+			if *l == nil {
+				*l = []string{}
+			}
+		}
+	}
+}

@@ -1,0 +1,96 @@
+package desk
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+
+	"botanik/core/dosage"
+	"botanik/core/fault"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
+)
+
+// Blend works out a mix of one remedy for a sprayer, case or no case.
+func (s *Service) Blend(ctx context.Context, in dosage.MixInput) (dosage.Mixed, error) {
+	rules, _, err := s.House.Rules(ctx)
+	if err != nil {
+		return dosage.Mixed{}, err
+	}
+	return dosage.Blend(s.Base, rules, in)
+}
+
+// Place works out an amount for a bed, pots or plants, case or no case.
+func (s *Service) Place(ctx context.Context, in dosage.PlaceInput) (dosage.Dosed, error) {
+	rules, _, err := s.House.Rules(ctx)
+	if err != nil {
+		return dosage.Dosed{}, err
+	}
+	return dosage.OverArea(s.Base, rules, in)
+}
+
+func notChosen(field, id string) error {
+	return fault.New(field, fmt.Sprintf("%q was not chosen for this case", id), "choose it on the Remedy step first")
+}
+
+// SetMix keeps the amounts for the grower's own sprayer.
+func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, in dosage.MixInput) (View, error) {
+	return s.change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
+		t := c.Doc.Now().Treatment
+		if t == nil {
+			return "", fault.New("remedy", "nothing is chosen to be mixed", "choose a remedy first")
+		}
+		if in.Remedy == "" {
+			for _, r := range t.Remedies {
+				if k := s.Base.Remedy(r); k != nil && len(k.Rates) > 0 {
+					in.Remedy = r
+				}
+			}
+			if in.Remedy == "" {
+				return "", fault.New("remedy", "nothing that was chosen is mixed", "this step is not needed")
+			}
+		}
+		if !slices.Contains(t.Remedies, in.Remedy) {
+			return "", notChosen("remedy", in.Remedy)
+		}
+		for i, w := range in.With {
+			if !slices.Contains(t.Remedies, w.Remedy) {
+				return "", notChosen(fmt.Sprintf("with[%d].remedy", i), w.Remedy)
+			}
+		}
+		if err := s.mayUse(m, c, in.Remedies()); err != nil {
+			return "", err
+		}
+		mixed, err := dosage.Blend(s.Base, m.Rules, in)
+		if err != nil {
+			return "", err
+		}
+		c.Doc.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
+		text := fmt.Sprintf("%s at %s", s.Base.Remedy(mixed.Remedy).Name, mixed.Use)
+		for _, w := range mixed.With {
+			text += " with " + strings.ToLower(s.Base.Remedy(w.Remedy).Name)
+		}
+		return text + ", " + mixed.Volume + " of mix", nil
+	})
+}
+
+// SetDose keeps an amount for a bed, pots or plants with the case.
+func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in dosage.PlaceInput) (View, error) {
+	return s.change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
+		d, err := dosage.OverArea(s.Base, m.Rules, in)
+		if err != nil {
+			return "", err
+		}
+		r := c.Doc.Now()
+		if r.Treatment == nil || !slices.Contains(r.Treatment.Remedies, in.Remedy) {
+			return "", notChosen("remedy", in.Remedy)
+		}
+		if err := s.mayUse(m, c, []string{in.Remedy}); err != nil {
+			return "", err
+		}
+		list := slices.DeleteFunc(slices.Clone(r.Doses), func(x casefile.KeptDose) bool { return x.Remedy == in.Remedy })
+		r.Doses = append(list, casefile.KeptDose{Dosed: d, By: who.Name})
+		return s.Base.Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
+	})
+}

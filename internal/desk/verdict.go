@@ -1,0 +1,118 @@
+package desk
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+
+	"botanik/core/casework"
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/core/plain"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
+	"botanik/internal/people"
+)
+
+// VerdictInput is what the advisor says it is.
+type VerdictInput struct {
+	Cause  string `json:"cause,omitempty" doc:"cause id; left out when undetermined"`
+	Also   string `json:"also,omitempty" doc:"a second cause at work"`
+	Degree string `json:"degree" enum:"settled,working,open,undetermined"`
+	Note   string `json:"note,omitempty" maxLength:"400" doc:"why, when it departs from the ranking or changes an earlier verdict"`
+}
+
+// SetVerdict settles the verdict or leaves it open. A trainee's waits for an
+// advisor; one that replaces another keeps the reason for the change.
+func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
+	in.Note = plain.Text(in.Note)
+	return s.change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
+		if err := s.checkVerdict(c, in); err != nil {
+			return "", err
+		}
+		if c.Doc.Now().Handover != nil && who.Role == people.Trainee {
+			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
+		}
+		rank, err := s.rank(ctx, m, c)
+		if err != nil {
+			return "", err
+		}
+		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: who.Role == people.Trainee}
+		for _, cand := range rank.Candidates {
+			if cand.Cause == in.Cause {
+				v.P = cand.P
+			}
+		}
+		again := ""
+		if c.Verdict != nil && c.Verdict.Cause != in.Cause {
+			if c.Doc.Now().Handover != nil {
+				again = "; the grower's page is to be handed over anew"
+			}
+			c.Clear(casework.SecVerdict, false)
+		}
+		c.Verdict = &v
+		return verdictLine(v, s.Base.Cause(in.Cause)) + again, nil
+	})
+}
+
+func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
+	text := "undetermined, to be sent on"
+	if k != nil {
+		text = v.Degree + ": " + k.Name
+	}
+	if v.NeedsReview {
+		text += ", waits for an advisor"
+	}
+	if v.Note != "" {
+		text += " (" + v.Note + ")"
+	}
+	return text
+}
+
+func (s *Service) checkVerdict(c *Case, in VerdictInput) error {
+	var l fault.List
+	k := s.Base.Cause(in.Cause)
+	switch {
+	case in.Degree == "undetermined" && in.Cause != "":
+		l.Add("cause", "an undetermined verdict names no cause", "leave the cause out, or choose another degree")
+	case in.Degree != "undetermined" && k == nil:
+		l.Add("cause", fmt.Sprintf("%q is not a cause of the herbarium", in.Cause), "choose a candidate, or make it undetermined")
+	case k != nil && in.Degree == "settled" && (k.LabOnly != "" || k.Regulated != ""):
+		l.Add("degree", k.Name+" can never be settled at the desk", "make it working; "+cmp.Or(k.Regulated, k.LabOnly))
+	case k != nil && in.Degree == "settled" && len(c.Looks) == 0:
+		l.Add("degree", "nothing has been looked at", "look first, or leave it open")
+	}
+	if in.Also != "" && (s.Base.Cause(in.Also) == nil || in.Also == in.Cause) {
+		l.Add("also", fmt.Sprintf("%q is not another cause of the herbarium", in.Also), "choose a second cause, or leave it out")
+	}
+	if old := c.Verdict; old != nil && old.Cause != in.Cause && in.Note == "" {
+		l.Add("note", "the verdict changes and no reason is given", "write in a few words what changed your mind")
+	}
+	return l.Err()
+}
+
+// Review lets an advisor agree with a trainee's verdict, or send it back.
+func (s *Service) Review(ctx context.Context, who Person, id string, from int, agree bool, note string) (View, error) {
+	if who.Role == people.Trainee {
+		return View{}, ErrForbidden
+	}
+	note = plain.Text(note)
+	return s.change(ctx, who, id, from, "review", func(_ house.Moment, c *Case) (string, error) {
+		if c.Verdict == nil || !c.Verdict.NeedsReview {
+			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")
+		}
+		by := c.Verdict.By
+		if !agree {
+			if note == "" {
+				return "", fault.New("note", "is empty", "say what the trainee should look at again")
+			}
+			c.Clear(casework.SecVerdict, true)
+			return "sent back to " + by + ": " + note, nil
+		}
+		c.Verdict.NeedsReview, c.Verdict.ReviewedBy = false, who.Name
+		if note != "" {
+			return "agreed with " + by + ": " + note, nil
+		}
+		return "agreed with " + by, nil
+	})
+}

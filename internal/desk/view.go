@@ -1,0 +1,188 @@
+package desk
+
+import (
+	"context"
+	"slices"
+	"time"
+
+	"botanik/core/casework"
+	"botanik/core/civil"
+	"botanik/core/differential"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
+	"botanik/internal/store"
+)
+
+// Tag is what a plant tag shows of a case.
+type Tag struct {
+	ID        string         `json:"id"`
+	Number    string         `json:"number"`
+	Stage     casework.Stage `json:"stage"`
+	Plant     string         `json:"plant"`
+	Grower    string         `json:"grower"`
+	Line      string         `json:"line"`
+	Urgency   int            `json:"urgency"`
+	Certainty float64        `json:"certainty"`
+	Cause     string         `json:"cause,omitempty"`
+	CauseName string         `json:"causeName,omitempty"`
+	Degree    string         `json:"degree,omitempty"`
+	AskOn     string         `json:"askOn,omitempty"`
+	CreatedAt time.Time      `json:"createdAt"`
+	Version   int            `json:"version"`
+}
+
+// View is a case as the bench shows it: what is known of it, and of its rounds
+// the one in hand.
+type View struct {
+	ID        string         `json:"id"`
+	Number    string         `json:"number"`
+	Version   int            `json:"version"`
+	Stage     casework.Stage `json:"stage"`
+	CreatedAt time.Time      `json:"createdAt"`
+	UpdatedAt time.Time      `json:"updatedAt"`
+
+	Intake    casefile.Intake       `json:"intake"`
+	Looks     []casefile.LookRecord `json:"looks"`
+	Photos    []casefile.Photo      `json:"photos"`
+	Verdict   *casefile.Verdict     `json:"verdict,omitempty"`
+	Act       *casefile.Act         `json:"act,omitempty"`
+	Treatment *casefile.Treatment   `json:"treatment,omitempty"`
+	Mix       *casefile.KeptMix     `json:"mix,omitempty"`
+	Doses     []casefile.KeptDose   `json:"doses"`
+	Days      *casefile.Days        `json:"days,omitempty"`
+	Handover  *casefile.Handover    `json:"handover,omitempty"`
+	Page      *casefile.Page        `json:"page,omitempty"`
+	FollowUps []casefile.FollowUp   `json:"followUps" doc:"of all rounds, oldest first"`
+	Round     int                   `json:"round" doc:"rounds of treatment handed over"`
+	AskOn     string                `json:"askOn,omitempty"`
+	Given     []casefile.Treated    `json:"given" doc:"what this desk's rounds put on it"`
+	Closing   *casefile.Closing     `json:"closing,omitempty"`
+	Schools   map[string]string     `json:"schools,omitempty" doc:"answers this case chose over the house's"`
+
+	Reading   differential.Ranking `json:"reading"`
+	Steps     []casework.Step      `json:"steps"`
+	Certainty float64              `json:"certainty" doc:"how full the tag is, 0 to 1"`
+	MayUndo   string               `json:"mayUndo,omitempty" doc:"what u would take back"`
+	HouseNews []string             `json:"houseNews" doc:"house rules changed since this case was decided"`
+}
+
+// View reads a case with its ranking, steps and what could be undone.
+func (s *Service) View(ctx context.Context, id string) (View, error) {
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return View{}, err
+	}
+	return s.view(ctx, m, &c)
+}
+
+func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, error) {
+	rank, err := s.rank(ctx, m, c)
+	if err != nil {
+		return View{}, err
+	}
+	f, r := s.facts(&c.Doc), c.Doc.Now()
+	v := View{
+		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
+		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
+		Page: c.Page, FollowUps: c.Doc.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Doc.Given(), Closing: c.Closing, Schools: c.Schools,
+		Reading: rank, Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
+	}
+	if v.Doses == nil {
+		v.Doses = []casefile.KeptDose{}
+	}
+	if e, ok, err := s.undoable(ctx, c.ID); err != nil {
+		return View{}, err
+	} else if ok {
+		v.MayUndo = e.Text
+	}
+	if c.Verdict != nil && c.Closing == nil && r.Treatment != nil && c.HouseSeen != nil {
+		v.HouseNews, err = s.House.News(ctx, m, *c.HouseSeen)
+	}
+	return v, err
+}
+
+// rank is what the looks say, by what is known before looking: the plant, the
+// season and place, and what this desk itself settled lately.
+func (s *Service) rank(ctx context.Context, m house.Moment, c *Case) (differential.Ranking, error) {
+	set := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South(), Desk: map[string]float64{}}
+	rows, err := s.Store.ConfirmedSince(ctx, m.Today.Add(-differential.FadeDays).String())
+	if err != nil {
+		return differential.Ranking{}, err
+	}
+	for _, r := range rows {
+		if day, err := civil.Parse(r.Day); err == nil {
+			set.Desk[r.Cause] += float64(r.N) * differential.Fade(float64(m.Today.Sub(day)))
+		}
+	}
+	looks := make([]differential.Look, len(c.Looks))
+	for i, l := range c.Looks {
+		looks[i] = l.Look
+	}
+	return s.Engine.Rank(set, looks), nil
+}
+
+func (s *Service) facts(d *casefile.Doc) casework.Facts {
+	r := d.Now()
+	f := casework.Facts{Looks: len(d.Looks), HandedOver: r.Handover != nil, Closed: d.Closing != nil, Act: r.Act != nil, Mix: r.Mix != nil, Days: r.Days != nil}
+	if v := d.Verdict; v != nil {
+		f.Verdict, f.Degree, f.NeedsReview = true, v.Degree, v.NeedsReview
+		k := s.Base.Cause(v.Cause)
+		f.Refer = v.Degree == "undetermined" || k != nil && k.Regulated != ""
+	}
+	if t := r.Treatment; t != nil {
+		f.Remedy = len(t.Remedies) > 0
+		for _, id := range t.Remedies {
+			if k := s.Base.Remedy(id); k != nil {
+				f.NeedsMix = f.NeedsMix || len(k.Rates) > 0
+				f.NeedsDays = f.NeedsDays || k.RepeatMin > 0
+			}
+		}
+	}
+	return f
+}
+
+func (s *Service) tag(r store.Case) Tag {
+	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version}
+	if k := s.Base.Cause(r.Cause); k != nil {
+		t.CauseName = k.Name
+	}
+	return t
+}
+
+func (s *Service) tags(rows []store.Case) []Tag {
+	out := make([]Tag, 0, len(rows))
+	for _, r := range rows {
+		out = append(out, s.tag(r))
+	}
+	return out
+}
+
+// undoKinds are the changes u may take back; what left the desk may not.
+var undoKinds = []string{"photo", "intake", "look", "verdict", "act", "remedy", "mix", "days"}
+
+// undoable finds the newest change that was not taken back yet, when nothing
+// that cannot be undone came after it.
+func (s *Service) undoable(ctx context.Context, id string) (store.Event, bool, error) {
+	events, err := s.Store.Events(ctx, id)
+	if err != nil {
+		return store.Event{}, false, err
+	}
+	skip := 0
+	for _, e := range slices.Backward(events) {
+		switch {
+		case e.Kind == "undo":
+			skip++
+		case skip > 0:
+			skip--
+		case slices.Contains(undoKinds, e.Kind):
+			return e, true, nil
+		default:
+			return store.Event{}, false, nil
+		}
+	}
+	return store.Event{}, false, nil
+}

@@ -1,0 +1,201 @@
+package handout
+
+import (
+	"cmp"
+	"fmt"
+	"strings"
+
+	"botanik/core/civil"
+	"botanik/core/knowledge"
+	"botanik/core/mix"
+	"botanik/core/remedy"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
+)
+
+// sureWords says how sure the desk is, without jargon.
+var sureWords = map[string]string{
+	"settled":      "We are sure of this.",
+	"working":      "This is most likely; we were not able to be quite sure.",
+	"open":         "This is our best guess; other things are possible.",
+	"undetermined": "We could not tell what this is.",
+}
+
+// LookingAgain is said on a grower's page when the desk has taken the case up
+// again since.
+const LookingAgain = "We are looking at your plant once more. Ask us before the next treatment; this is the page of last time."
+
+// writer holds what the sentences are made from.
+type writer struct {
+	b    *knowledge.Base
+	m    house.Moment
+	sit  remedy.Situation
+	d    *casefile.Doc
+	r    *casefile.Round
+	day  civil.Day
+	out  casefile.Sheet
+	said map[string]string // answers that hold where good advisors disagree
+}
+
+// Write makes the page of a case whose verdict is there, as it would be handed
+// over at a moment, or as of its hand-over.
+func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number string, d *casefile.Doc) casefile.Sheet {
+	w := &writer{b: b, m: m, sit: sit, d: d, r: d.Now(), day: m.Today, said: map[string]string{}}
+	for _, x := range remedy.Schools(b, sit) {
+		w.said[x.School] = x.Option
+	}
+	if h := w.r.Handover; h != nil {
+		w.day = civil.Of(h.At, m.Clock)
+	}
+	w.out = casefile.Sheet{Number: number, Desk: m.Name, Place: m.Place, Date: w.day.Long(), Plant: d.Intake.Plant, Grower: d.Intake.Grower, Sure: sureWords[d.Verdict.Degree], Advisor: d.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []casefile.SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: w.r.Handover != nil}
+	if by := d.Verdict.ReviewedBy; by != "" {
+		w.out.Advisor += ", agreed by " + by
+	}
+	if w.r.Handover != nil {
+		w.out.Token = w.r.Handover.Token
+	}
+	if d.AskOn != "" {
+		w.out.AskOn = w.spoken(d.AskOn)
+	}
+	k := b.Cause(d.Verdict.Cause)
+	if k == nil {
+		w.unknown()
+		return w.out
+	}
+	w.named(k)
+	if k.Regulated != "" {
+		w.out.Refer = "Call: " + m.Authority + ". " + sentence(k.Regulated)
+		w.out.Steps = append(w.out.Steps, w.step(remedy.KeepApart))
+		return w.out
+	}
+	w.signs(k)
+	w.treatment(k)
+	w.amounts()
+	return w.out
+}
+
+func (w *writer) unknown() {
+	w.out.Title = "Not yet known"
+	w.out.What = "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell."
+	w.out.Refer = "It goes to: " + w.m.Lab + "."
+	w.out.Steps = append(w.out.Steps, w.step(remedy.KeepApart))
+	w.out.MustNot = append(w.out.MustNot, "Spray nothing until you have heard from us.")
+}
+
+func (w *writer) named(k *knowledge.Cause) {
+	w.out.Title, w.out.What, w.out.Why, w.out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
+	w.out.Disposal = remedy.Disposal(k, w.said["infected-leaves"])
+	for _, m := range k.MustNot {
+		w.out.MustNot = append(w.out.MustNot, sentence(m.What)+": "+m.Why+".")
+	}
+}
+
+func (w *writer) signs(k *knowledge.Cause) {
+	for _, sign := range k.Confirms {
+		f := w.b.Finding(sign.Finding)
+		if f == nil {
+			continue
+		}
+		for _, st := range sign.States {
+			state := f.States[f.State(st)]
+			w.out.LookFor = append(w.out.LookFor, cmp.Or(state.Said, f.Short+": "+state.Name))
+		}
+	}
+}
+
+func (w *writer) treatment(k *knowledge.Cause) {
+	if t := w.r.Treatment; t != nil {
+		for _, id := range t.Remedies {
+			w.out.Steps = append(w.out.Steps, w.step(id))
+		}
+		w.out.Together = remedy.Combine(w.b, k, w.sit, t.Remedies)
+		if t.Note != "" {
+			w.out.Steps = append(w.out.Steps, casefile.SheetStep{Name: "From your advisor", How: []string{t.Note}, Cautions: []string{}, Wear: []string{}})
+		}
+	}
+	if d := w.r.Days; d != nil {
+		for _, on := range d.On {
+			w.out.Days = append(w.out.Days, w.spoken(on))
+		}
+		w.out.Hour = remedy.Hour(w.said["hour"], k.Kind == "disease", w.d.Intake.InBloom)
+	}
+}
+
+func (w *writer) amounts() {
+	if m := w.r.Mix; m != nil {
+		w.out.Mix = sheetMix(w.b.Remedy(m.Remedy), m)
+	}
+	for _, d := range w.r.Doses {
+		line := fmt.Sprintf("%s: %s (%s would be the range here)", w.b.Remedy(d.Remedy).Name, d.Placed.Text, d.Placed.Range)
+		w.out.Amounts = append(w.out.Amounts, append([]string{line}, d.Placed.Lines...)...)
+	}
+}
+
+// spoken says a day that was written down, with its year when that is another
+// than the page's.
+func (w *writer) spoken(iso string) string {
+	d, err := civil.Parse(iso)
+	if err != nil {
+		return iso
+	}
+	return d.Spoken(w.day)
+}
+
+func sentence(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
+
+func (w *writer) step(id string) casefile.SheetStep {
+	r := w.b.Remedy(id)
+	if r == nil {
+		return casefile.SheetStep{Name: id, How: []string{}, Cautions: []string{}, Wear: []string{}}
+	}
+	wear := r.Wear
+	if wear == nil {
+		wear = []string{}
+	}
+	return casefile.SheetStep{Name: r.Name, How: r.How, Cautions: r.Cautions, Wear: wear, Storage: r.Storage}
+}
+
+func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {
+	product := r.Product()
+	for _, p := range m.Plan.Buy {
+		if p.Name != product {
+			product += " with " + strings.ToLower(p.Name)
+		}
+	}
+	out := &casefile.SheetMix{Product: product, Order: m.Plan.Order, Notes: append([]string{"Mix only what you use today; label what you mix; never in a drink bottle."}, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
+	for _, t := range m.Plan.Tanks {
+		for _, d := range t.Doses {
+			out.Lines = append(out.Lines, measured(t, d))
+		}
+	}
+	for _, b := range m.Plan.Buy {
+		times := "one treatment"
+		if m.Treatments > 1 {
+			times = fmt.Sprintf("all %d treatments", m.Treatments)
+		}
+		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", b.Text, strings.ToLower(b.Name), times))
+	}
+	return out
+}
+
+// spoonWords name the spoons of each kitchen world.
+var spoonWords = map[string]string{"metric": "5 mL teaspoon, 15 mL tablespoon", "us": "US spoons", "imperial": "Imperial spoons", "au": "5 mL teaspoon, 20 mL tablespoon"}
+
+// measured says one part of one tank, in spoons where they reach the label's low.
+func measured(t mix.Tank, d mix.Dose) string {
+	of := ""
+	if len(t.Doses) > 1 {
+		of = " of " + strings.ToLower(d.Name)
+	}
+	line := fmt.Sprintf("%s%s into %s of finished mix", d.Text, of, t.Text)
+	if of == "" {
+		line += " (with " + t.WaterTx + " of water)"
+	}
+	if d.Spoons != nil && d.Spoons.Text != "" && !d.Spoons.BelowLow {
+		line = fmt.Sprintf("%s%s (%s; %s) into %s of finished mix", d.Spoons.Text, of, d.Text, spoonWords[d.Spoons.World], t.Text)
+	}
+	if t.Count > 1 {
+		line += fmt.Sprintf(", %d times", t.Count)
+	}
+	return line
+}

@@ -1,0 +1,219 @@
+package house
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"time"
+	_ "time/tzdata" // a desk knows its zone on machines that have none of their own
+
+	"botanik/core/civil"
+	"botanik/core/dosage"
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/core/plain"
+	"botanik/core/remedy"
+	"botanik/core/weather"
+	"botanik/internal/people"
+	"botanik/internal/store"
+)
+
+// Service keeps the house's documents. Safe for many goroutines.
+type Service struct {
+	store *store.Store
+	base  *knowledge.Base
+	now   func() time.Time
+}
+
+// New makes a service over an open store.
+func New(st *store.Store, base *knowledge.Base, now func() time.Time) *Service {
+	return &Service{st, base, now}
+}
+
+// House documents.
+const (
+	keyIdentity = "identity"
+	keyHouse    = "house"
+)
+
+// DefaultIdentity is used until a coordinator sets one.
+var DefaultIdentity = Identity{Name: "Plant desk", Zone: "UTC", Lat: 51, Units: "metric", Authority: "the plant health authority of your country", Lab: "the nearest plant clinic: fresh material, dry, in a paper bag inside a padded box"}
+
+// Identity of this desk with its version.
+func (s *Service) Identity(ctx context.Context) (Identity, int, error) {
+	out := DefaultIdentity
+	v, err := s.setting(ctx, keyIdentity, &out)
+	return out, v, err
+}
+
+// Rules are the coordinator's rules with their version.
+func (s *Service) Rules(ctx context.Context) (remedy.House, int, error) {
+	var out remedy.House
+	v, err := s.setting(ctx, keyHouse, &out)
+	if out.Policy == nil {
+		out.Policy = map[string]remedy.Policy{}
+	}
+	out.Schools = KnownSchools(s.base, out.Schools)
+	if out.Law == nil {
+		out.Law = map[string]remedy.Law{}
+	}
+	if out.Labels == nil {
+		out.Labels = map[string]remedy.Label{}
+	}
+	return out, v, err
+}
+
+func (s *Service) setting(ctx context.Context, key string, into any) (int, error) {
+	raw, v, err := s.store.Setting(ctx, key)
+	if err != nil || raw == "" {
+		return v, err
+	}
+	return v, json.Unmarshal([]byte(raw), into)
+}
+
+// SetIdentity changes who and where the desk is. Coordinators only.
+func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identity, from int) error {
+	if who.Role != people.Coordinator {
+		return people.ErrForbidden
+	}
+	var l fault.List
+	for _, f := range []struct {
+		name string
+		text *string
+		mend string
+	}{
+		{"name", &id.Name, "write what the desk is called; it stands on every page"},
+		{"authority", &id.Authority, "write whom to call about a regulated suspect; it stands on the grower's page"},
+		{"lab", &id.Lab, "write where undetermined samples go; it stands on the grower's page"},
+	} {
+		if *f.text = plain.Line(*f.text); *f.text == "" {
+			l.Add(f.name, "is empty", f.mend)
+		}
+	}
+	id.Place = plain.Line(id.Place)
+	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
+		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
+	}
+	if err := l.Err(); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyIdentity, id, from)
+}
+
+// SetRules changes policy, law and labels. Coordinators only; effective at
+// once for open cases, whose advice is worked out anew each time it is read.
+func (s *Service) SetRules(ctx context.Context, who people.Person, h remedy.House, from int) error {
+	if who.Role != people.Coordinator {
+		return people.ErrForbidden
+	}
+	clean(&h)
+	if err := Check(s.base, h); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyHouse, h, from)
+}
+
+func (s *Service) put(ctx context.Context, who people.Person, key string, v any, from int) error {
+	raw, err := json.Marshal(v)
+	if err != nil {
+		return err
+	}
+	return s.store.SetSetting(ctx, key, string(raw), from, who.Name, s.now())
+}
+
+// Check holds a house's answers against a herbarium: what it names has to be
+// there, and its labels have to be ranges.
+func Check(b *knowledge.Base, h remedy.House) error {
+	var l fault.List
+	l.AddErr("", h.Check(b))
+	for id := range h.Policy {
+		if b.Remedy(id) == nil {
+			l.Add("policy."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
+		}
+	}
+	for id, lab := range h.Labels {
+		r := b.Remedy(id)
+		if r == nil {
+			l.Add("labels."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
+			continue
+		}
+		l.AddErr("labels."+id, dosage.CheckLabel(r, lab))
+	}
+	return l.Err()
+}
+
+// KnownSchools leaves out answers that this herbarium, or the overlay on it, no
+// longer has: then its default holds. botanik kb check --data names them.
+func KnownSchools(b *knowledge.Base, answers map[string]string) map[string]string {
+	out := map[string]string{}
+	for id, o := range answers {
+		if x := b.School(id); x != nil && x.Option(o) != nil {
+			out[id] = o
+		}
+	}
+	return out
+}
+
+func clean(h *remedy.House) {
+	for id, p := range h.Policy {
+		p.Why = plain.Line(p.Why)
+		h.Policy[id] = p
+	}
+	for id, w := range h.Law {
+		w.Reference = plain.Line(w.Reference)
+		h.Law[id] = w
+	}
+}
+
+// Location of the desk's clock. An identity of before zones were checked may
+// name none; then it is UTC.
+func (id Identity) Location() *time.Location {
+	loc, err := time.LoadLocation(id.Zone)
+	if err != nil {
+		return time.UTC
+	}
+	return loc
+}
+
+// Spot is where the desk's weather is measured.
+func (id Identity) Spot() weather.Place {
+	return weather.Place{Lat: id.Lat, Lon: id.Lon, Name: id.Place}
+}
+
+// Moment is what holds at the desk while one thing is done: read once, and passed
+// on to whoever asks.
+type Moment struct {
+	Identity
+	Rules   remedy.House
+	Version int // of the rules
+	Now     time.Time
+	Today   civil.Day
+	Clock   *time.Location
+}
+
+// Moment reads who, where and when the desk is and which rules hold.
+func (s *Service) Moment(ctx context.Context) (Moment, error) {
+	id, _, err := s.Identity(ctx)
+	if err != nil {
+		return Moment{}, err
+	}
+	rules, v, err := s.Rules(ctx)
+	m := Moment{Identity: id, Rules: rules, Version: v, Now: s.now(), Clock: id.Location()}
+	m.Today = civil.Of(m.Now, m.Clock)
+	return m, err
+}
+
+// South reports whether the desk lies in the southern half of the world.
+func (id Identity) South() bool { return id.Lat < 0 }
+
+// Identity of the desk.
+type Identity struct {
+	Name      string  `json:"name" minLength:"1" maxLength:"80"`
+	Place     string  `json:"place" maxLength:"80"`
+	Lat       float64 `json:"lat" minimum:"-90" maximum:"90"`
+	Lon       float64 `json:"lon" minimum:"-180" maximum:"180"`
+	Zone      string  `json:"zone" maxLength:"60" doc:"time zone, like Europe/London"`
+	Units     string  `json:"units" enum:"metric,us,imperial,au" doc:"kitchen spoons offered first"`
+	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
+	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
+}
