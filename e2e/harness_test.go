@@ -66,7 +66,15 @@ func (p *program) run() {
 	require.NoError(p.t, err)
 	p.cmd = exec.Command(bin, p.args...)
 	p.cmd.Env = append(os.Environ(), "BOTANIK_ADDR="+p.addr, "BOTANIK_DATA="+p.dir)
-	p.cmd.Stderr = os.Stderr
+	log, err := os.OpenFile(filepath.Join(p.dir, "log"), os.O_CREATE|os.O_APPEND|os.O_WRONLY, 0o600)
+	require.NoError(p.t, err)
+	defer func() { _ = log.Close() }()
+	p.cmd.Stderr = log
+	p.t.Cleanup(func() {
+		if raw, err := os.ReadFile(log.Name()); err == nil && p.t.Failed() {
+			p.t.Logf("the program said, at the end:\n%s", raw[max(0, len(raw)-3000):])
+		}
+	})
 	require.NoError(p.t, p.cmd.Start())
 	require.Eventually(p.t, func() bool {
 		r, err := http.Get("http://" + p.addr + "/healthz")

@@ -151,7 +151,7 @@ func (s *Server) access(c fiber.Ctx) error {
 	}
 	level, status := slog.LevelDebug, c.Response().StatusCode()
 	switch status {
-	case http.StatusForbidden, http.StatusTooManyRequests, http.StatusRequestEntityTooLarge, http.StatusServiceUnavailable:
+	case http.StatusForbidden, http.StatusRequestEntityTooLarge, http.StatusServiceUnavailable: // a refused sign-in is told by itself
 		level = slog.LevelInfo
 	}
 	s.log.Log(c.Context(), level, "request", "method", c.Method(), "route", c.Route().Path, "status", status, "ms", time.Since(start).Milliseconds(), "from", s.address(c.RequestCtx().RemoteAddr().String(), c.Get("X-Forwarded-For")))
