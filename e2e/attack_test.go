@@ -377,7 +377,7 @@ func TestSoakDoesNotTire(t *testing.T) {
 				for v, step := range []struct {
 					path string
 					body any
-				}{{"/looks/flecks", map[string]any{"state": "many"}}, {"/looks/walker-spots", map[string]any{"state": "yes"}}, {"/looks/silk", map[string]any{"state": "fine"}}, {"/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "settled"}}} {
+				}{{"/looks/flecks", map[string]any{"state": "many"}}, {"/looks/walker-spots", map[string]any{"state": "yes"}}, {"/looks/silk", map[string]any{"state": "little"}}, {"/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "settled"}}} {
 					out, _, status, err := c.send("PUT", at+step.path, step.body, "If-Match", strconv.Itoa(v+1))
 					if err != nil || status != 200 {
 						if wrong.Add(1) < 5 {

@@ -77,6 +77,7 @@ func Check(b *Base) []Problem {
 	for _, r := range b.Remedies {
 		k.remedy(r)
 	}
+	k.classes()
 	for _, c := range b.Causes {
 		k.cause(c)
 	}

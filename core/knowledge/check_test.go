@@ -75,6 +75,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"product without a repeat":   {func(p *parts) { p.soap.RepeatMin = 0 }, "remedy soap", "repeat range"},
 		"rung 7 unlicensed":          {func(p *parts) { p.hose.Rung = 7 }, "remedy hose", "licensed"},
 		"conflict without a reason":  {func(p *parts) { p.con.Why = "" }, "conflict hose and soap", "why"},
+		"a class of its own":         {func(p *parts) { p.soap.Classes = []string{"grease"} }, "remedy soap", "grease"},
 		"a wait below zero":          {func(p *parts) { p.con.DaysAtoB = -1 }, "conflict hose and soap", "below zero"},
 		"a look of no time":          {func(p *parts) { p.f.Minutes = 0 }, "finding flecks", "minutes"},
 		"a look of all day":          {func(p *parts) { p.f.Minutes = 1e6 }, "finding flecks", "minutes"},

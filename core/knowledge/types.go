@@ -180,6 +180,7 @@ type Remedy struct {
 	ID         string             `json:"id" yaml:"id"`
 	Name       string             `json:"name" yaml:"name"`
 	Aliases    []string           `json:"aliases,omitempty" yaml:"aliases" doc:"what growers call it; a name two remedies share is asked about"`
+	Classes    []string           `json:"classes,omitempty" yaml:"class" doc:"classes that rules speak of"`
 	Rung       int                `json:"rung" yaml:"rung" doc:"0 leave it … 7 referred only"`
 	Kind       string             `json:"kind" yaml:"kind" doc:"action, culture, helper, product or referred"`
 	Ingredient string             `json:"ingredient,omitempty" yaml:"ingredient"`

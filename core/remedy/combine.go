@@ -25,7 +25,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 			sprays = append(sprays, r)
 		case r.Reach == "soil":
 			soil = append(soil, r)
-		case strings.HasPrefix(r.ID, "release-"):
+		case r.Is(knowledge.ClassReleased):
 			releases = append(releases, r)
 		}
 	}

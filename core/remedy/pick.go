@@ -7,6 +7,28 @@ import (
 	"botanik/core/knowledge"
 )
 
+// choice is the state of choosing what to do, step by step.
+type choice struct {
+	a *Advice
+	b *knowledge.Base
+	c *knowledge.Cause
+	s Situation
+
+	heavy, eradicate     bool
+	chosen, pull, beside *Offer
+}
+
+// steps of choosing, in order; the first that returns true has settled it.
+var steps = []func(*choice) bool{
+	(*choice).regulated,
+	(*choice).harmless,
+	(*choice).bearable,
+	(*choice).nothingBetter,
+	(*choice).nothingFree,
+	(*choice).pulled,
+	(*choice).treated,
+}
+
 // pick stands on the mildest rung that can work: what only needs watching, or
 // what nothing does more for, is left; otherwise the mildest allowed remedy
 // that is good (or, failing that, fair) at this pressure, with the hand work
@@ -15,104 +37,154 @@ import (
 // goes beside it, and helpers wait until the pest is brought down (judgement).
 // Under the school that eradicates, what could be borne is treated as well.
 func pick(a *Advice, b *knowledge.Base, c *knowledge.Cause, s Situation) {
-	say := func(f string, args ...any) { a.Why = append(a.Why, fmt.Sprintf(f, args...)) }
-	settle := func(rung int, ids ...string) {
-		a.Pick = append(a.Pick, ids...)
-		describe(a, b, rung, s)
-	}
-	if c.Regulated != "" {
-		say("It may be regulated: nothing is treated here; isolate it and call the authority.")
-		ids := []string{}
-		for _, o := range a.Offers {
-			if o.usable() {
-				ids = append(ids, o.Remedy)
-			}
-		}
-		settle(1, ids...)
-		return
-	}
-	if c.Kind == "helper" || c.Kind == "harmless" {
-		say("%s does no harm: leaving it is the treatment.", c.Name)
-		settle(0, LeaveIt)
-		return
-	}
-	heavy := s.Pressure == "heavy"
-	eradicate := choose(b, &s, "aim").Option == "eradicate"
-	need := "good"
-	if s.Pressure == "light" && !eradicate {
-		need = "fair"
-		if o := a.find(LeaveIt); o != nil && worthOrder[o.Worth] >= worthOrder[need] {
-			say("Pressure is light and %s can be borne: watch it.", c.Name)
-			settle(0, LeaveIt)
+	x := &choice{a: a, b: b, c: c, s: s, heavy: s.Pressure == "heavy", eradicate: choose(b, &s, "aim").Option == "eradicate"}
+	for _, step := range steps {
+		if step(x) {
 			return
 		}
 	}
-	if eradicate {
-		say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
+}
+
+func (x *choice) say(f string, args ...any) { x.a.Why = append(x.a.Why, fmt.Sprintf(f, args...)) }
+
+// settle ends the choosing on a rung.
+func (x *choice) settle(rung int, ids ...string) bool {
+	x.a.Pick = append(x.a.Pick, ids...)
+	describe(x.a, x.b, rung, x.s)
+	return true
+}
+
+// regulated: nothing is treated here.
+func (x *choice) regulated() bool {
+	if x.c.Regulated == "" {
+		return false
 	}
-	chosen := mildest(a, func(o *Offer) bool { return !heavy || !slow(b.Remedy(o.Remedy)) }, need, "fair", "some")
-	pull := a.find(PullIt)
-	if o := a.find(LeaveIt); o != nil && !eradicate && leaves(o, chosen, pull, heavy) {
-		say("Nothing does more for it than leaving it alone.")
-		settle(0, LeaveIt)
-		return
+	x.say("It may be regulated: nothing is treated here; isolate it and call the authority.")
+	ids := []string{}
+	for _, o := range x.a.Offers {
+		if o.usable() {
+			ids = append(ids, o.Remedy)
+		}
 	}
+	return x.settle(1, ids...)
+}
+
+func (x *choice) harmless() bool {
+	if x.c.Kind != "helper" && x.c.Kind != "harmless" {
+		return false
+	}
+	x.say("%s does no harm: leaving it is the treatment.", x.c.Name)
+	return x.settle(0, LeaveIt)
+}
+
+// bearable: light pressure that watching is fair for.
+func (x *choice) bearable() bool {
+	if x.eradicate {
+		x.say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
+		return false
+	}
+	o := x.a.find(LeaveIt)
+	if x.s.Pressure != "light" || o == nil || worthOrder[o.Worth] < worthOrder["fair"] {
+		return false
+	}
+	x.say("Pressure is light and %s can be borne: watch it.", x.c.Name)
+	return x.settle(0, LeaveIt)
+}
+
+// nothingBetter finds the mildest that is worth it, and leaves the plant alone
+// where that does as much.
+func (x *choice) nothingBetter() bool {
+	need := "good"
+	if x.s.Pressure == "light" && !x.eradicate {
+		need = "fair"
+	}
+	x.chosen = mildest(x.a, func(o *Offer) bool { return !x.heavy || !slow(x.b.Remedy(o.Remedy)) }, need, "fair", "some")
+	x.pull = x.a.find(PullIt)
+	if o := x.a.find(LeaveIt); o == nil || x.eradicate || !leaves(o, x.chosen, x.pull, x.heavy) {
+		return false
+	}
+	x.say("Nothing does more for it than leaving it alone.")
+	return x.settle(0, LeaveIt)
+}
+
+func (x *choice) nothingFree() bool {
+	if x.chosen != nil || x.pull != nil {
+		return false
+	}
+	x.say("Nothing on the ladder is free today; see what each one waits for.")
+	return x.settle(7)
+}
+
+// pulled: nothing cures it, or nothing does enough and it spreads.
+func (x *choice) pulled() bool {
 	switch {
-	case chosen == nil && pull == nil:
-		say("Nothing on the ladder is free today; see what each one waits for.")
-		settle(7)
-		return
-	case chosen == nil:
-		chosen = pull
-		say("Nothing cures it: pull it, and plant something else there.")
-	case pull != nil && pull.Worth == "good" && pull.When == "" && c.Seriousness == "high" && worthOrder[chosen.Worth] < 3:
-		chosen = pull
-		say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
+	case x.chosen == nil:
+		x.say("Nothing cures it: pull it, and plant something else there.")
+	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Worth] < 3:
+		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
+	default:
+		return false
 	}
-	var beside *Offer
-	if heavy && chosen != pull && chosen.Rung < 3 {
-		beside = faster(a, b, say)
+	x.chosen = x.pull
+	x.companions(x.chosen.Rung)
+	ids := []string{x.chosen.Remedy}
+	if x.a.find(another) != nil {
+		ids = append(ids, another)
 	}
-	top := chosen.Rung
-	if beside != nil {
-		top = beside.Rung
+	return x.settle(x.chosen.Rung, ids...)
+}
+
+func (x *choice) pullIsGood() bool {
+	return x.pull != nil && x.pull.Worth == "good" && x.pull.When == ""
+}
+
+// treated: the mildest that does enough, at heavy pressure with what acts at
+// once beside it.
+func (x *choice) treated() bool {
+	top := x.chosen.Rung
+	if x.heavy && x.chosen != x.pull && x.chosen.Rung < 3 {
+		if x.beside = faster(x.a, x.b, x.say); x.beside != nil {
+			top = x.beside.Rung
+		}
 	}
-	hand, culture := chosen.Rung == 1, chosen.Rung == 2
-	for i := range a.Offers {
-		o := &a.Offers[i]
-		if !o.usable() || o.Rung > top || o.Remedy == chosen.Remedy || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) {
+	x.companions(top)
+	ids := []string{x.chosen.Remedy}
+	if x.beside == nil {
+		x.say("%s is the mildest that does enough here.", x.chosen.Name)
+	} else {
+		x.say("%s comes first; %s goes beside it, for at heavy pressure hand work alone falls behind.", x.chosen.Name, x.beside.Name)
+		ids = append(ids, x.beside.Remedy)
+	}
+	if x.heavy && x.c.Kind == "disease" && x.pullIsGood() && x.chosen != x.pull {
+		x.say("What is past saving is pulled, so that it does not feed the rest.")
+		ids = append(ids, PullIt)
+	}
+	return x.settle(top, ids...)
+}
+
+// companions go with what is chosen: setting it apart, one work of the hand and
+// one change of culture, up to a rung.
+func (x *choice) companions(top int) {
+	hand, culture := x.chosen.Rung == 1, x.chosen.Rung == 2
+	for i := range x.a.Offers {
+		o := &x.a.Offers[i]
+		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) {
 			continue
 		}
 		switch {
 		case o.Remedy == KeepApart:
-			if worthOrder[o.Worth] >= worthOrder["fair"] {
-				a.Pick = append(a.Pick, o.Remedy)
+			if worthOrder[o.Worth] < worthOrder["fair"] {
+				continue
 			}
 		case o.Rung == 1 && !hand && o.Worth != "some":
 			hand = true
-			a.Pick = append(a.Pick, o.Remedy)
 		case o.Rung == 2 && !culture && top > 1:
 			culture = true
-			a.Pick = append(a.Pick, o.Remedy)
+		default:
+			continue
 		}
+		x.a.Pick = append(x.a.Pick, o.Remedy)
 	}
-	ids := []string{chosen.Remedy}
-	switch {
-	case chosen == pull:
-		if a.find(another) != nil {
-			ids = append(ids, another)
-		}
-	case beside == nil:
-		say("%s is the mildest that does enough here.", chosen.Name)
-	default:
-		say("%s comes first; %s goes beside it, for at heavy pressure hand work alone falls behind.", chosen.Name, beside.Name)
-		ids = append(ids, beside.Remedy)
-	}
-	if heavy && c.Kind == "disease" && pull != nil && chosen != pull && pull.Worth == "good" && pull.When == "" {
-		say("What is past saving is pulled, so that it does not feed the rest.")
-		ids = append(ids, PullIt)
-	}
-	settle(top, ids...)
 }
 
 // Entries of the ladder that the choice itself turns on.

@@ -81,16 +81,9 @@ func checkSchools(b *knowledge.Base, at string, m map[string]string, l *fault.Li
 
 func (g *gateInput) school(id string) string { return choose(g.b, &g.s, id).Option }
 
-var (
-	oils         = []string{"summer-oil", "dormant-oil", "neem-oil", "aromatic-oil"}
-	sulfurs      = []string{"sulfur", "sulfur-dust", "lime-sulfur"}
-	coppers      = []string{"copper", "bordeaux"}
-	poisons      = []string{"pyrethrins", "spinosad", "btk", "bti"}
-	wingedHelper = []string{"release-lacewing", "release-mealybug-ladybird", "release-whitefly-wasp"}
-)
-
-func both(a, b string, x, y []string) bool {
-	return slices.Contains(x, a) && slices.Contains(y, b) || slices.Contains(x, b) && slices.Contains(y, a)
+// both: one of the two is of a class, the other of the other.
+func both(a, b *knowledge.Remedy, x, y string) bool {
+	return a != nil && b != nil && (a.Is(x) && b.Is(y) || b.Is(x) && a.Is(y))
 }
 
 // schools is the gate of the questions where good advisors disagree.
@@ -98,7 +91,7 @@ func schools(g *gateInput) []Reason {
 	var out []Reason
 	add := func(st Status, text string) { out = append(out, say("school", st, "%s", text)...) }
 	switch {
-	case slices.Contains(poisons, g.r.ID):
+	case g.r.Is(knowledge.ClassPoison):
 		switch g.school("plant-poisons") {
 		case "never":
 			add(No, "The school chosen here never uses it.")
@@ -107,7 +100,7 @@ func schools(g *gateInput) []Reason {
 				add(NotNow, "The school chosen here keeps it for heavy pressure.")
 			}
 		}
-	case g.r.ID == "alcohol":
+	case g.r.Is(knowledge.ClassAlcohol):
 		switch g.school("alcohol") {
 		case "spot":
 			if g.s.Pressure == "heavy" {
@@ -116,9 +109,9 @@ func schools(g *gateInput) []Reason {
 		case "as-bought":
 			add(Care, "As bought: on a cotton bud only, one insect at a time, wiped at once; undiluted it chills the leaf until it goes glassy.")
 		}
-	case g.r.ID == "castile" && g.school("soap") == "insecticidal":
+	case g.r.Is(knowledge.ClassSoapNext) && g.school("soap") == "insecticidal":
 		add(Care, "The second choice: insecticidal soap is made for plants.")
-	case g.r.ID == "detergent":
+	case g.r.Is(knowledge.ClassDetergent):
 		if g.school("soap") == "detergent" {
 			add(Care, "Not made for plants: patch test three leaves, two days, and rinse after an hour.")
 		} else {
@@ -126,17 +119,17 @@ func schools(g *gateInput) []Reason {
 		}
 	case g.r.Season == "dormant" && g.school("dormant-spray") == "bad-year" && !g.s.BadYear:
 		add(NotNow, "Only after a bad year: nothing says last year was bad on this plant.")
-	case g.r.ID == "gypsum" && !g.s.CalciumLow:
+	case g.r.Is(knowledge.ClassCalcium) && !g.s.CalciumLow:
 		if g.school("blossom-end-rot") == "calcium" {
 			add(Care, "No soil test is known: even water does more than calcium.")
 		} else {
 			add(NotNow, "Only when a soil test shows too little calcium: even water and mulch come first.")
 		}
-	case slices.Contains(wingedHelper, g.r.ID) && g.s.Place != "indoors" && g.s.Place != "greenhouse":
+	case g.r.Is(knowledge.ClassWinged) && g.s.Place != "indoors" && g.s.Place != "greenhouse":
 		switch {
 		case g.school("bought-helpers") == "release":
 			add(Care, "Outdoors winged helpers mostly fly off.")
-		case g.r.ID == "release-whitefly-wasp":
+		case g.r.Is(knowledge.ClassGlass):
 			add(No, "Only under glass.")
 		case g.s.Pressure != "heavy":
 			add(NotNow, "Outdoors only on dense colonies: winged helpers fly off where food is thin. Plant for helpers instead.")
@@ -151,12 +144,12 @@ func schools(g *gateInput) []Reason {
 // and until when care is asked for beyond that.
 func (g *gateInput) wait(earlier string, days int, c *knowledge.Conflict) (must, care int) {
 	if g.s.Dormant && c.DormantOK {
-		if both(earlier, g.r.ID, coppers, oils) && g.school("copper-oil") == "apart" {
+		if both(g.b.Remedy(earlier), g.r, knowledge.ClassCopper, knowledge.ClassOil) && g.school("copper-oil") == "apart" {
 			return days, 0
 		}
 		return 0, 0
 	}
-	if days >= 30 && both(earlier, g.r.ID, oils, sulfurs) && g.school("sulfur-oil") == "fortnight" {
+	if days >= 30 && both(g.b.Remedy(earlier), g.r, knowledge.ClassOil, knowledge.ClassSulfur) && g.school("sulfur-oil") == "fortnight" {
 		return 14, days
 	}
 	return days, 0
@@ -183,9 +176,8 @@ func Together(b *knowledge.Base, s Situation, ids []string) error {
 		}
 	}
 	n := 0
-	kinds := [][]string{{"dormant-oil"}, {"lime-sulfur"}, {"copper", "bordeaux"}}
-	for _, k := range kinds {
-		if slices.ContainsFunc(ids, func(id string) bool { return slices.Contains(k, id) }) {
+	for _, class := range []string{knowledge.ClassWinter, knowledge.ClassLime, knowledge.ClassCopper} {
+		if slices.ContainsFunc(ids, func(id string) bool { r := b.Remedy(id); return r != nil && r.Is(class) }) {
 			n++
 		}
 	}

@@ -183,3 +183,22 @@ func TestOnlyTheQuestionsThatBearOnTheLadderAreNear(t *testing.T) {
 	assert.ElementsMatch(t, []string{"aim"}, near("scab"), "sulfur and copper, but no oil beside them")
 	assert.Empty(t, near("mosaic-virus"))
 }
+
+// An oil that a desk adds to its own herbarium takes the rules of oils by naming
+// its class; no line of Go knows its id.
+func TestAnOilOfTheDesksOwnTakesTheRulesOfOils(t *testing.T) {
+	e := herbarium.Embedded()
+	oil := *e.Remedy("summer-oil")
+	oil.ID, oil.Name = "canola-oil", "Canola oil"
+	own := knowledge.Conflict{A: "canola-oil", B: "sulfur", DaysAtoB: 30, DaysBtoA: 30, Tank: "never", Why: "as with any oil"}
+	b := knowledge.New(knowledge.Entries{Causes: e.Causes, Findings: e.Findings, Hosts: e.Hosts, Remedies: append([]*knowledge.Remedy{&oil}, e.Remedies...), Conflicts: append([]*knowledge.Conflict{&own}, e.Conflicts...), LifeTables: e.LifeTables, Schools: e.Schools})
+	for option, want := range map[string]remedy.Status{"month": remedy.NotNow, "fortnight": remedy.Care} {
+		a, err := remedy.Advise(b, "powdery-mildew", remedy.Situation{Host: "rose", Place: "garden", Date: "2026-07-11", Earlier: []remedy.Earlier{{Remedy: "canola-oil", On: "2026-06-20"}}, Schools: map[string]string{"sulfur-oil": option}})
+		require.NoError(t, err)
+		for _, o := range a.Offers {
+			if o.Remedy == "sulfur" {
+				assert.Equal(t, want, o.Status, option)
+			}
+		}
+	}
+}

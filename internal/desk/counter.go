@@ -145,7 +145,7 @@ func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air we
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
-	rows, err := s.Store.ConfirmedSince(ctx, day.Add(-season.Window).String())
+	rows, _, err := s.Store.ConfirmedSince(ctx, day.Add(-season.Window).String())
 	if err != nil {
 		return err
 	}

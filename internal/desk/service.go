@@ -36,6 +36,8 @@ type Service struct {
 	House   *house.Service
 	Weather weather.Provider
 	Now     func() time.Time
+
+	settled experience
 }
 
 // New makes a service over an open store.

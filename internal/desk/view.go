@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 	"slices"
+	"sync"
 	"time"
 
 	"botanik/core/casework"
@@ -108,21 +109,48 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 // rank is what the looks say, by what is known before looking: the plant, the
 // season and place, and what this desk itself settled lately.
 func (s *Service) rank(ctx context.Context, m house.Moment, c *Case) (differential.Ranking, error) {
-	set := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South(), Desk: map[string]float64{}}
-	rows, err := s.Store.ConfirmedSince(ctx, m.Today.Add(-differential.FadeDays).String())
-	if err != nil {
+	set := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
+	var err error
+	if set.Desk, err = s.prior(ctx, m.Today); err != nil {
 		return differential.Ranking{}, err
-	}
-	for _, r := range rows {
-		if day, err := civil.Parse(r.Day); err == nil {
-			set.Desk[r.Cause] += float64(r.N) * differential.Fade(float64(m.Today.Sub(day)))
-		}
 	}
 	looks := make([]differential.Look, len(c.Looks))
 	for i, l := range c.Looks {
 		looks[i] = l.Look
 	}
 	return s.Engine.Rank(set, looks), nil
+}
+
+// experience is what the desk settled lately, each cause with its faded weight,
+// as of a day and a state of the tally.
+type experience struct {
+	mu     sync.Mutex
+	day    civil.Day
+	gen    int
+	weight map[string]float64
+}
+
+// prior is the desk's own experience on a day. It is reckoned once for a state of
+// the tally: every look asks for it, and verdicts are few. The map must not be
+// changed.
+func (s *Service) prior(ctx context.Context, today civil.Day) (map[string]float64, error) {
+	rows, gen, err := s.Store.ConfirmedSince(ctx, today.Add(-differential.FadeDays).String())
+	if err != nil {
+		return nil, err
+	}
+	x := &s.settled
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	if x.weight == nil || x.day != today || x.gen != gen {
+		x.weight = map[string]float64{}
+		x.day, x.gen = today, gen
+		for _, r := range rows {
+			if day, err := civil.Parse(r.Day); err == nil {
+				x.weight[r.Cause] += float64(r.N) * differential.Fade(float64(today.Sub(day)))
+			}
+		}
+	}
+	return x.weight, nil
 }
 
 func (s *Service) facts(d *casefile.Doc) casework.Facts {

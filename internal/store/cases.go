@@ -69,6 +69,8 @@ const brief = `id, number, stage, plant, host_id, place, grower, story, urgency,
 
 const full = brief + `, doc`
 
+const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :token, :created_at, :updated_at, :version, :serial, :doc)`
+
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
 // before returns the earlier case; ErrKeyUsed when its body differed.
@@ -104,7 +106,7 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 		if err := tx.GetContext(ctx, &c.Serial, `INSERT INTO counter (name, value) VALUES ('serial', 1) ON CONFLICT (name) DO UPDATE SET value = value + 1 RETURNING value`); err != nil {
 			return err
 		}
-		if _, err := tx.NamedExecContext(ctx, `INSERT INTO case_file (`+full+`) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :token, :created_at, :updated_at, :version, :serial, :doc)`, c); err != nil {
+		if _, err := tx.NamedExecContext(ctx, insertCase, c); err != nil {
 			return err
 		}
 		e.CaseID, e.Seq = c.ID, 1

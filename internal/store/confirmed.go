@@ -21,6 +21,7 @@ type confirmedMemo struct {
 	since string
 	rows  []Confirmed
 	fresh bool
+	gen   int // goes up each time the rows are read anew
 }
 
 // settled is told of every change that was written.
@@ -33,9 +34,10 @@ func (m *confirmedMemo) settled(kind string) {
 	m.mu.Unlock()
 }
 
-// ConfirmedSince lists what was settled per day and cause from a day on. The
-// list must not be changed.
-func (s *Store) ConfirmedSince(ctx context.Context, day string) ([]Confirmed, error) {
+// ConfirmedSince lists what was settled per day and cause from a day on, with a
+// number that stays the same as long as the list does. The list must not be
+// changed.
+func (s *Store) ConfirmedSince(ctx context.Context, day string) ([]Confirmed, int, error) {
 	m := &s.prior
 	m.mu.Lock()
 	defer m.mu.Unlock()
@@ -44,9 +46,9 @@ func (s *Store) ConfirmedSince(ctx context.Context, day string) ([]Confirmed, er
 		m.fresh = true // before reading: a verdict written meanwhile makes it stale again
 		if err := s.r.SelectContext(ctx, &rows, `SELECT day, cause, n FROM confirmed_day WHERE day >= ? ORDER BY day, cause`, day); err != nil {
 			m.fresh = false
-			return nil, err
+			return nil, 0, err
 		}
-		m.since, m.rows = day, rows
+		m.since, m.rows, m.gen = day, rows, m.gen+1
 	}
 	at, _ := slices.BinarySearchFunc(m.rows, day, func(r Confirmed, d string) int {
 		if r.Day < d {
@@ -54,5 +56,5 @@ func (s *Store) ConfirmedSince(ctx context.Context, day string) ([]Confirmed, er
 		}
 		return 1
 	})
-	return m.rows[at:], nil
+	return m.rows[at:], m.gen, nil
 }

@@ -261,7 +261,7 @@ func TestTheTallyAgreesWithTheCases(t *testing.T) {
 			c.Version++
 		}
 		since := at.AddDate(0, 0, rapid.IntRange(-4, 4).Draw(t, "since")).Format("2006-01-02")
-		tally, err := s.ConfirmedSince(ctx, since)
+		tally, _, err := s.ConfirmedSince(ctx, since)
 		require.NoError(t, err)
 		read := []Confirmed{}
 		require.NoError(t, s.r.Select(&read, `SELECT substr(created_at, 1, 10) AS day, cause, count(*) AS n FROM case_file WHERE cause <> '' AND degree = 'settled' AND created_at >= ? GROUP BY 1, 2 ORDER BY 1, 2`, since))

@@ -1824,6 +1824,8 @@ export interface components {
             /** @description fine, evening or never */
             bloom: string;
             cautions: string[];
+            /** @description classes that rules speak of */
+            classes?: string[];
             /** @description where a released helper can live */
             climate?: string;
             /** @description amounts per bed, pot or plant */
@@ -2503,7 +2505,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBEUUZYRVBHV1ZZTVlYSE4z"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBGMlJKRDdTSDQxTVlSQjQ0"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2715,7 +2717,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2725,23 +2727,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -2752,14 +2754,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -3789,7 +3791,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617602
+                     *         "p": 0.12571442662617607
                      *       },
                      *       "version": 4
                      *     }
@@ -4486,7 +4488,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4496,16 +4498,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4523,7 +4525,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4536,7 +4538,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5469,7 +5471,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5479,16 +5481,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5506,7 +5508,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5519,7 +5521,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6153,7 +6155,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6163,16 +6165,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6190,7 +6192,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6203,7 +6205,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6432,7 +6434,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6442,16 +6444,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6469,7 +6471,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6482,7 +6484,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6611,7 +6613,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6621,16 +6623,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6648,7 +6650,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6661,7 +6663,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6905,7 +6907,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6915,23 +6917,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -6942,14 +6944,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."

@@ -1,0 +1,61 @@
+package store
+
+import (
+	"context"
+	"fmt"
+	"time"
+
+	"github.com/jmoiron/sqlx"
+)
+
+// FillForBench writes n cases, spread evenly over the two years before a moment,
+// as a measurement needs them: without stories. Only for make bench.
+func (s *Store) FillForBench(ctx context.Context, n int, now time.Time, build func(i int) (Case, error)) error {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		for i := range n {
+			c, err := build(i)
+			if err != nil {
+				return err
+			}
+			at := now.AddDate(-2, 0, 0).Add(time.Duration(float64(i) / float64(n) * float64(now.Sub(now.AddDate(-2, 0, 0)))))
+			c.ID, c.Number, c.Serial, c.Version = fmt.Sprintf("bench-%07d", i), fmt.Sprintf("26-%06d", i), int64(i+1), 1
+			c.CreatedAt, c.UpdatedAt = Stamp(at), Stamp(at)
+			if _, err := tx.NamedExecContext(ctx, insertCase, c); err != nil {
+				return err
+			}
+			if err := putSearch(ctx, tx, c); err != nil {
+				return err
+			}
+		}
+		_, err := tx.ExecContext(ctx, `INSERT INTO counter (name, value) VALUES ('serial', ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value`, n)
+		return err
+	})
+}
+
+// BareTally reads the tally of settled verdicts and does nothing with it: what a
+// verdict cannot cost less than.
+func (s *Store) BareTally(ctx context.Context, since string) error {
+	rows := []Confirmed{}
+	return s.r.SelectContext(ctx, &rows, `SELECT day, cause, n FROM confirmed_day WHERE day >= ? ORDER BY day, cause`, since)
+}
+
+// BareCounter asks what the counter shows and does nothing with it.
+func (s *Store) BareCounter(ctx context.Context, day, midnight string) error {
+	for _, q := range []struct {
+		sql  string
+		args []any
+	}{
+		{`SELECT ` + brief + ` FROM case_file WHERE stage = 'waiting' ORDER BY created_at, id LIMIT 40`, nil},
+		{`SELECT ` + brief + ` FROM case_file WHERE stage = 'bench' ORDER BY created_at, id LIMIT 40`, nil},
+		{`SELECT ` + brief + ` FROM case_file WHERE stage = 'review' ORDER BY created_at, id LIMIT 40`, nil},
+		{`SELECT ` + brief + ` FROM case_file WHERE stage = 'ready' ORDER BY created_at, id LIMIT 40`, nil},
+		{`SELECT ` + full + ` FROM case_file WHERE ask_on <> '' AND stage IN ('handed', 'referred') AND ask_on <= ? ORDER BY ask_on, id LIMIT 40`, []any{day}},
+		{`SELECT ` + brief + ` FROM case_file WHERE created_at >= ? LIMIT 1`, []any{midnight}},
+	} {
+		out := []Case{}
+		if err := s.r.SelectContext(ctx, &out, q.sql, q.args...); err != nil {
+			return err
+		}
+	}
+	return nil
+}
