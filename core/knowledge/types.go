@@ -12,11 +12,24 @@ func (f Frequency) P() float64 { return frequencies[f] }
 // met on a plant brought in for any reason; the states of a finding are
 // normalised to one.
 type State struct {
-	ID         string    `json:"id" yaml:"id"`
-	Name       string    `json:"name" yaml:"name"`
-	Said       string    `json:"said,omitempty" yaml:"said"`
-	Background Frequency `json:"background" yaml:"background"`
-	Absent     bool      `json:"absent,omitempty" yaml:"absent"`
+	ID         string        `json:"id" yaml:"id"`
+	Name       string        `json:"name" yaml:"name"`
+	Said       string        `json:"said,omitempty" yaml:"said"`
+	Background Frequency     `json:"background" yaml:"background"`
+	Absent     bool          `json:"absent,omitempty" yaml:"absent"`
+	Drawing    *StateDrawing `json:"drawing,omitempty" yaml:"drawing" doc:"how it shows on the drawn sample"`
+}
+
+// StateDrawing is how a recorded state shows on the drawing of a sample: layers of the
+// leaf, animals on it, characters of another part, or a change to the animals
+// that are there already. Its words are the drawing kit's.
+type StateDrawing struct {
+	Layers  []string       `json:"layers,omitempty" yaml:"layers"`
+	Amount  float64        `json:"amount,omitempty" yaml:"amount" doc:"how much of the layers, 0 to 1; all when left out"`
+	Animals map[string]any `json:"animals,omitempty" yaml:"animals"`
+	N       int            `json:"n,omitempty" yaml:"n" doc:"how many animals"`
+	Add     map[string]any `json:"add,omitempty" yaml:"add"`
+	Refine  map[string]any `json:"refine,omitempty" yaml:"refine"`
 }
 
 // Finding is a character that can be looked at: where, how, at what cost.

@@ -2046,9 +2046,33 @@ export interface components {
         State: {
             absent?: boolean;
             background: string;
+            /** @description how it shows on the drawn sample */
+            drawing?: components["schemas"]["StateDrawing"];
             id: string;
             name: string;
             said?: string;
+        };
+        StateDrawing: {
+            add?: {
+                [key: string]: unknown;
+            };
+            /**
+             * Format: double
+             * @description how much of the layers, 0 to 1; all when left out
+             */
+            amount?: number;
+            animals?: {
+                [key: string]: unknown;
+            };
+            layers?: string[];
+            /**
+             * Format: int64
+             * @description how many animals
+             */
+            n?: number;
+            refine?: {
+                [key: string]: unknown;
+            };
         };
         Step: {
             id: string;
@@ -2505,7 +2529,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBGMlJKRDdTSDQxTVlSQjQ0"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDA0TlkzMTdCM0tIS0hCS0ZX"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2717,7 +2741,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.17200500342909386,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2727,23 +2751,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 2.352124228559209,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.38330789438873164,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.16221957529785835,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.9058431560418113
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 1.5556359470807064
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -2754,14 +2778,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "p": 0.17209060415276511
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -2886,7 +2910,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -2896,16 +2920,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -2923,7 +2947,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2936,7 +2960,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3791,7 +3815,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617607
+                     *         "p": 0.12571442662617602
                      *       },
                      *       "version": 4
                      *     }
@@ -4661,7 +4685,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4671,23 +4695,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -4698,14 +4722,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -4824,7 +4848,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4834,16 +4858,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4861,7 +4885,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4874,7 +4898,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5087,7 +5111,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5097,16 +5121,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5124,7 +5148,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5137,7 +5161,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5703,7 +5727,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5713,16 +5737,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5740,7 +5764,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5753,7 +5777,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6613,7 +6637,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6623,16 +6647,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6650,7 +6674,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6663,7 +6687,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6907,7 +6931,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.17200500342909386,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6917,23 +6941,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 2.352124228559209,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.38330789438873164,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.16221957529785835,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.9058431560418113
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 1.5556359470807064
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -6944,14 +6968,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "p": 0.17209060415276511
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltTotal": 4.513046933129333,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -7068,7 +7092,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7078,16 +7102,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -7105,7 +7129,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7118,7 +7142,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [

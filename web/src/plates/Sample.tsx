@@ -1,12 +1,12 @@
 import { useMemo } from 'react';
-import type { Finding, View } from '../api/client';
+import type { View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Body, type Drawing } from './bodies';
 import { SignedLeaf } from './layers';
 import { edge } from './layers/brush';
 import { type LeafShape, shapeOf } from './leaves';
 import { hash, scatter } from './random';
-import { refine, signs } from './signs';
+import { useSigns } from './signs';
 import { Part } from './things';
 
 type Props = {
@@ -33,6 +33,17 @@ export function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
   return Math.abs(p.x - 100) < 8 ? 'veins' : '';
 }
 
+const titles: Record<string, string> = {
+  asked: 'What the grower says',
+  plant: 'The whole plant',
+  shoot: 'Shoot tip',
+  flower: 'Flower',
+  fruit: 'Fruit',
+  stem: 'Stem',
+  root: 'Roots',
+  pot: 'Pot and soil',
+};
+
 const rings: Record<string, [number, number]> = {
   leaf: [128, 120],
   shoot: [128, 90],
@@ -51,24 +62,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
   const finds = useMemo(() => new Map((kb?.findings ?? []).map((f) => [f.id, f])), [kb]);
   const host = kb?.hosts.find((h) => h.id === view.intake.host);
   const where = part === 'shoot' ? 'leaf' : part;
-  const onThis = (f?: Finding) =>
-    !!f &&
-    (f.part === part || (part === 'shoot' && f.part === 'shoot')) &&
-    (part !== 'leaf' || (f.where === 'underside') === under);
-  const looked = view.looks.map((l) => ({ l, f: finds.get(l.finding) })).filter((x) => onThis(x.f)) as {
-    l: View['looks'][number];
-    f: Finding;
-  }[];
-  const state = (x: { l: { state: string }; f: Finding }) => x.f.states.find((s) => s.id === x.l.state);
-  const seen = looked.filter((x) => !state(x)?.absent);
-  const absent = looked.filter((x) => state(x)?.absent);
-  const keys = seen.map((x) => `${x.l.finding}=${x.l.state}`);
-  const all = view.looks.map((l) => `${l.finding}=${l.state}`);
-  const found = keys.map((k) => signs[k]).filter((s) => s !== undefined);
-  const extra = Object.assign({}, ...all.map((k) => refine[k] ?? {})) as Drawing;
-  const add: Drawing = { damage: found.flatMap((s) => (s.add?.damage as string[]) ?? []) };
-  for (const s of found) for (const [k, v] of Object.entries(s.add ?? {})) if (k !== 'damage') add[k] = v;
-  const animals = found.filter((s) => s.animals);
+  const { seen, absent, found, extra, add, animals, onThis, state } = useSigns(view, finds, part, under);
   const nextFind = next ? finds.get(next) : undefined;
   const glow = onThis(nextFind) ? rings[part] : undefined;
   const spots: [number, number, number, number, -1 | 1][] = [
@@ -93,24 +87,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
       room: i === 0 || i === 5 ? 38 : 24,
     };
   });
-  const title =
-    part === 'leaf'
-      ? under
-        ? 'Underside'
-        : 'Upper side'
-      : ((
-          {
-            asked: 'What the grower says',
-            plant: 'The whole plant',
-            shoot: 'Shoot tip',
-            flower: 'Flower',
-            fruit: 'Fruit',
-            stem: 'Stem',
-            root: 'Roots',
-            pot: 'Pot and soil',
-          } as Record<string, string>
-        )[part] ?? '');
-
+  const title = part === 'leaf' ? (under ? 'Underside' : 'Upper side') : (titles[part] ?? '');
   const crowd = (
     <>
       {animals.map((s, k) => {
