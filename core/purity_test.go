@@ -19,7 +19,7 @@ var outside = []string{"net", "os", "log", "database", "io/fs", "math/rand", "cr
 // arrows between the rooms: what each may lean on. Nothing runs back up.
 var arrows = map[string][]string{
 	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/demo", "internal/desk", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store"},
-	"internal/httpapi":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/humafiber"},
+	"internal/httpapi":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber"},
 	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people"},
 	"internal/desk":              {"core", "internal/casefile", "internal/handout", "internal/house", "internal/people", "internal/photo", "internal/store"},
 	"internal/handout":           {"core", "internal/casefile", "internal/house"},
@@ -32,6 +32,7 @@ var arrows = map[string][]string{
 	"internal/store":             {},
 	"herbarium":                  {"core"},
 	"internal/httpapi/humafiber": {},
+	"internal/httpapi/grower":    {"internal/casefile"},
 	"web":                        {},
 }
 

@@ -22,7 +22,11 @@ type readRate struct {
 func (b *Base) readRates() {
 	for _, r := range b.Remedies {
 		for i := range r.Rates {
-			r.Rates[i].read = read(r.Rates[i])
+			rt := &r.Rates[i]
+			rt.read = read(*rt)
+			if low := rt.read.span.Low; low.Kind == mix.Strength {
+				rt.Stock = mix.Decimal(low.Stock, 2) + " %"
+			}
 		}
 	}
 }

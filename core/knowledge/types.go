@@ -161,6 +161,8 @@ type Rate struct {
 	Form string `json:"form" yaml:"form"`
 	With string `json:"with,omitempty" yaml:"with" doc:"another part that has to be in the tank"`
 
+	Stock string `json:"stock,omitempty" yaml:"-" doc:"of a strength, what the usual bottle holds, like 70 %"` // by New
+
 	read *readRate // by New
 }
 

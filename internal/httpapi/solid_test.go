@@ -49,7 +49,7 @@ func TestAPanicIsOneFailedAnswerAndTheDeskGoesOn(t *testing.T) {
 	}
 	c.d.Engine = engine
 	assert.Contains(t, log.String(), "nil pointer")
-	assert.Contains(t, log.String(), "cases.go", "with where it was")
+	assert.Contains(t, log.String(), "view.go", "with where it was")
 	assert.Equal(t, 200, c.call("GET", "/healthz", nil).Status)
 	a.checkIn()
 }

@@ -18,7 +18,6 @@ const Bench = lazy(() => import('./bench/Bench'));
 const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
-const GrowerPage = lazy(() => import('./page/GrowerPage'));
 
 export type Shade = 'light' | 'dark';
 
@@ -29,7 +28,6 @@ function useShade(): [Shade, () => void] {
     return window.matchMedia?.('(prefers-color-scheme: dark)').matches ? 'dark' : 'light';
   });
   useEffect(() => {
-    document.documentElement.dataset.theme = shade;
     localStorage.setItem('botanik.shade', shade);
   }, [shade]);
   return [shade, () => setShade((s) => (s === 'dark' ? 'light' : 'dark'))];
@@ -37,23 +35,14 @@ function useShade(): [Shade, () => void] {
 
 export function App() {
   const [shade, flip] = useShade();
-  const theme = useMemo(() => makeTheme(shade === 'dark'), [shade]);
+  const theme = useMemo(() => {
+    document.documentElement.dataset.theme = shade; // before the theme reads its colours there
+    return makeTheme(shade === 'dark');
+  }, [shade]);
   return (
     <ThemeProvider theme={theme}>
       <KeyHost>
-        <Suspense fallback={null}>
-          <Routes>
-            <Route
-              path="/p/:token"
-              element={
-                <Boundary>
-                  <GrowerPage />
-                </Boundary>
-              }
-            />
-            <Route path="*" element={<Inside shade={shade} flip={flip} />} />
-          </Routes>
-        </Suspense>
+        <Inside shade={shade} flip={flip} />
       </KeyHost>
     </ThemeProvider>
   );
@@ -109,7 +98,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
       <a className="skip" href="#room">
         Skip to the room
       </a>
-      <Rail shade={shade} flip={flip} onFind={() => setFind(true)} />
+      <Rail shade={shade} flip={flip} onFind={() => setFind(true)} onHelp={() => setHelp(true)} />
       <div className="room" key={pathname.split('/')[1]}>
         <Suspense
           fallback={

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { SheetPage } from '../page/Sheet';
+import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';

@@ -4,9 +4,10 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { StatusMark, shortDay, Trouble } from '../ui/bits';
+import { Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+import { GoodToKnow, OfferRow } from './OfferRow';
 import { Schools } from './Schools';
 
 const rungs = [
@@ -45,9 +46,8 @@ export function RemedyStep({ view }: { view: View }) {
   const barred = new Set((data?.mustNot ?? []).map((m) => m.remedy));
   const offers = (data?.offers ?? []).filter((o) => o.meant || all || barred.has(o.remedy));
   const pick = chosen ?? [];
-  const free = (o: S['Offer']) => o.open;
   const flip = (o?: S['Offer']) => {
-    if (!o || !free(o)) return;
+    if (!o?.open) return;
     setChosen(pick.includes(o.remedy) ? pick.filter((x) => x !== o.remedy) : [...pick, o.remedy]);
   };
   const keep = () =>
@@ -98,42 +98,15 @@ export function RemedyStep({ view }: { view: View }) {
                   {o.rung} · {rungs[o.rung]}
                 </div>
               )}
-              <div
-                className={pick.includes(o.remedy) ? 'offer on' : 'offer'}
-                data-remedy={o.remedy}
-                data-status={o.status}
-                data-at={i === at}
-                style={i === at ? { outline: '1.5px solid var(--ink)', outlineOffset: -2 } : undefined}
-              >
-                <input
-                  type="checkbox"
-                  checked={pick.includes(o.remedy)}
-                  disabled={!free(o)}
-                  onChange={() => {
-                    setAt(i);
-                    flip(o);
-                  }}
-                  aria-label={`Choose ${o.name}`}
-                  style={{ width: 20, height: 20, marginTop: 2, accentColor: 'var(--aub2)' }}
-                />
-                <span>
-                  <b>{o.name}</b>
-                  {o.worth && (
-                    <small> · does {{ good: 'much', fair: 'a fair amount', some: 'a little' }[o.worth]}</small>
-                  )}
-                  {o.when && <small> · {o.when}</small>}
-                  {o.reasons.length > 0 ? (
-                    <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
-                  ) : (
-                    <small style={{ display: 'block' }}>{o.ladder}</small>
-                  )}
-                  {o.reasons.length > 0 && free(o) && <small style={{ display: 'block' }}>{o.ladder}</small>}
-                  {free(o) && o.kills.length > 0 && <Kills of={o.kills} />}
-                </span>
-                <StatusMark status={o.status}>
-                  {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : o.status}
-                </StatusMark>
-              </div>
+              <OfferRow
+                o={o}
+                on={pick.includes(o.remedy)}
+                at={i === at}
+                onFlip={() => {
+                  setAt(i);
+                  flip(o);
+                }}
+              />
             </div>
           );
         })}
@@ -195,66 +168,8 @@ export function RemedyStep({ view }: { view: View }) {
             {u}
           </div>
         ))}
-        {data && (
-          <div className="sheet pad stack">
-            <h3>Why it happened</h3>
-            <ul className="tight">
-              {data.because.map((b) => (
-                <li key={b}>{b}</li>
-              ))}
-            </ul>
-            {data.mustNot.length > 0 && (
-              <>
-                <h3>Must not</h3>
-                <ul className="tight">
-                  {data.mustNot.map((m) => (
-                    <li key={m.what}>
-                      {m.what}: {m.why}
-                    </li>
-                  ))}
-                </ul>
-              </>
-            )}
-            <h3>Always</h3>
-            <ul className="tight">
-              {data.always.map((b) => (
-                <li key={b}>{b}</li>
-              ))}
-            </ul>
-          </div>
-        )}
+        {data && <GoodToKnow of={data} />}
       </div>
     </div>
-  );
-}
-
-const stageWords: Record<string, string> = {
-  egg: 'eggs',
-  crawler: 'crawlers',
-  young: 'young',
-  grub: 'grubs',
-  resting: 'resting',
-  adult: 'adults',
-  protects: 'protects',
-  cures: 'cures',
-};
-
-/** What it does to each stage, as small bars: a tenth of the bar is one in ten. */
-function Kills({ of }: { of: S['StageKill'][] }) {
-  return (
-    <span
-      className="kills"
-      role="img"
-      aria-label={of.map((k) => `${stageWords[k.stage] ?? k.stage} ${Math.round(k.share * 10)} in 10`).join(', ')}
-    >
-      {of.map((k) => (
-        <span key={k.stage}>
-          <small>{stageWords[k.stage] ?? k.stage}</small>
-          <i>
-            <b style={{ width: `${k.share * 100}%` }} />
-          </i>
-        </span>
-      ))}
-    </span>
   );
 }

@@ -2,11 +2,11 @@ import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { api, type Problem, take, type View } from '../api/client';
+import { IntakeFields } from '../parts/IntakeFields';
+import { emptyForm, type Form, readEarlier, toIntake } from '../parts/intake';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useToast } from '../ui/toast';
-import { IntakeFields } from './IntakeFields';
-import { emptyForm, type Form, readEarlier, toIntake } from './intake';
 
 /** What have you brought? The draft and its key survive reload, sign-out and a lost connection. */
 export function CheckIn({

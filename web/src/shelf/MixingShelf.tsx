@@ -1,10 +1,10 @@
 import Button from '@mui/material/Button';
 import { useState } from 'react';
 import { useSession } from '../api/hooks';
+import { emptyMix, MixAnswer, MixFields, type MixForm, useBlend } from '../parts/Mixer';
+import { emptyPlace, type PlaceForm, PlacePanel } from '../parts/PlacePanel';
 import { useDraft } from '../ui/draft';
 import { KeyLine, useKeys } from '../ui/keys';
-import { emptyMix, MixAnswer, MixFields, type MixForm, useBlend } from './Mixer';
-import { emptyPlace, type PlaceForm, PlacePanel } from './PlacePanel';
 
 /** The mixer on its own, for the question across the counter. It remembers the last units. */
 export default function MixingShelf() {

@@ -3,10 +3,10 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Problem, S } from '../api/client';
+import { type Amount, Measure } from '../parts/Measure';
+import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput } from '../parts/Mixer';
+import { emptyPlace, type PlaceForm, PlacePanel } from '../parts/PlacePanel';
 import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
-import { type Amount, Measure } from './Measure';
-import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput } from './Mixer';
-import { emptyPlace, type PlaceForm, PlacePanel } from './PlacePanel';
 
 const choose = async (label: string | RegExp, option: string, nth = 0) => {
   await userEvent.click(screen.getAllByRole('combobox', { name: label })[nth] as HTMLElement);

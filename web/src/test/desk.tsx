@@ -96,7 +96,9 @@ export const vocabulary = {
       name: 'Alcohol, cut and dabbed',
       kind: 'product',
       rung: 4,
-      rates: [{ id: 'dab', name: 'dab', low: '40 % from 70 %', high: '45 % from 70 %', form: 'alcohol' }],
+      rates: [
+        { id: 'dab', name: 'dab', low: '40 % from 70 %', high: '45 % from 70 %', form: 'alcohol', stock: '70 %' },
+      ],
     },
     {
       id: 'iron-bait',

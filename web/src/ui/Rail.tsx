@@ -15,7 +15,9 @@ export const rooms = [
   { digit: '0', name: 'House rules', to: '/house', d: 'M4 12 13 4l9 8M7 10v11h12V10M11 21v-6h4v6' },
 ];
 
-export function Rail({ shade, flip, onFind }: { shade: string; flip: () => void; onFind: () => void }) {
+type Props = { shade: string; flip: () => void; onFind: () => void; onHelp: () => void };
+
+export function Rail({ shade, flip, onFind, onHelp }: Props) {
   const { data } = useSession();
   return (
     <nav className="rail" aria-label="Rooms">
@@ -44,6 +46,14 @@ export function Rail({ shade, flip, onFind }: { shade: string; flip: () => void;
             <path d="M11 4a7 7 0 1 1 0 14a7 7 0 0 1 0-14M16 16l6 6" />
           </svg>
           Find
+        </span>
+      </button>
+      <button type="button" className="plain peg" onClick={onHelp}>
+        <span>
+          <svg viewBox="0 0 26 26" aria-hidden="true">
+            <path d="M3 8h20v11H3zM7 12h1M12 12h1M17 12h1M9 16h8" />
+          </svg>
+          Keys
         </span>
       </button>
       <button

@@ -1,11 +1,13 @@
+import Checkbox from '@mui/material/Checkbox';
 import Dialog from '@mui/material/Dialog';
+import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Tag, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
-import { KeyTable } from './keys';
+import { KeyTable, setSingleKeys, singleKeys } from './keys';
 
 type Hit = { key: string; name: string; note: string; to: string };
 
@@ -86,10 +88,23 @@ export function Find({ onClose }: { onClose: () => void }) {
 }
 
 export function Help({ onClose }: { onClose: () => void }) {
+  const [on, setOn] = useState(singleKeys);
   return (
     <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-label="Keys">
       <div className="pad stack">
         <h2>Keys here</h2>
+        <FormControlLabel
+          control={
+            <Checkbox
+              checked={on}
+              onChange={(e) => {
+                setSingleKeys(e.target.checked);
+                setOn(e.target.checked);
+              }}
+            />
+          }
+          label="Single keys act. Switched off, only Enter, Escape, the arrows and Alt with a digit do."
+        />
         <KeyTable />
       </div>
     </Dialog>

@@ -7,6 +7,11 @@ const inField = (t: EventTarget | null) =>
 
 const Ctx = createContext<{ set: (id: symbol, keys: Key[]) => void; all: Key[] }>({ set: () => {}, all: [] });
 
+/** Letters, digits and signs alone act only as long as they are switched on: some people speak to the page, or tremble. */
+const single = 'botanik.keys';
+export const singleKeys = () => localStorage.getItem(single) !== 'off';
+export const setSingleKeys = (on: boolean) => localStorage.setItem(single, on ? 'on' : 'off');
+
 /** Gathers the keys of whatever is on screen; the newest piece wins. Nothing fires while a dialog is open. */
 export function KeyHost({ children }: { children: ReactNode }) {
   const [sets, setSets] = useState<Map<symbol, Key[]>>(new Map());
@@ -29,6 +34,7 @@ export function KeyHost({ children }: { children: ReactNode }) {
     const on = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
       const name = e.altKey ? `Alt+${e.key}` : e.key;
+      if (e.key.length === 1 && !e.altKey && !inField(e.target) && !singleKeys()) return;
       const hit = ref.current.find((k) => k.key === name && (k.inFields || e.altKey || !inField(e.target)));
       if (!hit) {
         // Escape leaves a field, so that the keys work again.

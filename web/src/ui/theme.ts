@@ -1,16 +1,20 @@
 import { createTheme } from '@mui/material/styles';
 
-/** The colours live in styles/base.css as custom properties, so that drawings and print share them. */
+/** A colour of styles/base.css, the one palette, which drawings and print share; grey where there is no style sheet. */
+const colour = (name: string) =>
+  getComputedStyle(document.documentElement).getPropertyValue(`--${name}`).trim() || '#808080';
+
+/** The theme of the shade that the page's root says by now. */
 export const makeTheme = (dark: boolean) =>
   createTheme({
     palette: {
       mode: dark ? 'dark' : 'light',
-      primary: { main: dark ? '#C79BC0' : '#4A2545', contrastText: dark ? '#1B1419' : '#FFFFFF' },
-      secondary: { main: '#E3A008' },
-      error: { main: dark ? '#E58A7C' : '#A63A2B' },
-      background: { default: dark ? '#171C1D' : '#F6F7F4', paper: dark ? '#20272A' : '#FFFFFF' },
-      text: { primary: dark ? '#E6EAE8' : '#1F2A2C', secondary: dark ? '#A9B5B8' : '#56646A' },
-      divider: dark ? '#3A4447' : '#D5DAD6',
+      primary: { main: colour(dark ? 'aub2' : 'aub'), contrastText: colour('sheet') },
+      secondary: { main: colour('mari') },
+      error: { main: colour('brick') },
+      background: { default: colour('ground'), paper: colour('sheet') },
+      text: { primary: colour('ink'), secondary: colour('quiet') },
+      divider: colour('line'),
     },
     shape: { borderRadius: 6 },
     typography: {

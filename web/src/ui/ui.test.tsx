@@ -6,7 +6,7 @@ import { show } from '../test/desk';
 import { Boundary } from './Boundary';
 import { Chips, StatusMark } from './bits';
 import { useDraft } from './draft';
-import { KeyHost, useKeys } from './keys';
+import { KeyHost, setSingleKeys, useKeys } from './keys';
 import { Tilt } from './Tilt';
 
 describe('drafts', () => {
@@ -44,6 +44,23 @@ describe('keys', () => {
     await userEvent.type(screen.getByLabelText('field'), 'n');
     expect(run).toHaveBeenCalledTimes(1);
     expect(screen.getByLabelText('field')).toHaveProperty('value', 'n');
+  });
+});
+
+describe('single keys', () => {
+  it('can be switched off, and arrows and Alt still act', async () => {
+    const run = vi.fn();
+    render(
+      <KeyHost>
+        <Keyed run={run} />
+      </KeyHost>,
+    );
+    setSingleKeys(false);
+    await userEvent.keyboard('n');
+    expect(run).not.toHaveBeenCalled();
+    setSingleKeys(true);
+    await userEvent.keyboard('n');
+    expect(run).toHaveBeenCalledTimes(1);
   });
 });
 

@@ -152,12 +152,12 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           )}
         </>
       )}
-      {rate?.low.includes(' from ') && (
+      {rate?.stock && (
         <TextField
           label="The bottle says, per cent"
           name="stock"
           value={form.stock ?? ''}
-          placeholder={rate.low.split(' from ')[1]?.replace(' %', '')}
+          placeholder={rate.stock.replace(' %', '')}
           onChange={(e) => set({ ...form, stock: e.target.value })}
           slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
         />

@@ -1,0 +1,40 @@
+package httpapi
+
+import (
+	"bytes"
+	"errors"
+	"net/http"
+	"strings"
+
+	"botanik/internal/desk"
+	"botanik/internal/httpapi/grower"
+	"botanik/internal/people"
+
+	"github.com/gofiber/fiber/v3"
+)
+
+// growerPage answers the address on a grower's sheet with a page of its own.
+func (s *Server) growerPage(c fiber.Ctx) error {
+	nonce := people.RandomText(18)
+	c.Set("Content-Type", "text/html; charset=utf-8")
+	c.Set("Content-Security-Policy", strings.Replace(grower.Policy, "%s", nonce, 1))
+	c.Set("Cache-Control", "no-store")
+	c.Set("X-Robots-Tag", "noindex")
+	var out bytes.Buffer
+	sheet, err := s.desk.SheetByToken(c.Context(), c.Params("token"))
+	switch {
+	case err == nil:
+		err = grower.Write(&out, sheet, nonce)
+	case errors.Is(err, desk.ErrNotFound):
+		c.Status(http.StatusNotFound)
+		err = grower.Missing(&out, "The address may have been mistyped. Ask at the plant desk with the number on your tag.", nonce)
+	default:
+		s.log.Error("unexpected", "err", err)
+		c.Status(http.StatusServiceUnavailable)
+		err = grower.Missing(&out, "The desk cannot show it just now. Try again in a little while.", nonce)
+	}
+	if err != nil {
+		return err
+	}
+	return c.Send(out.Bytes())
+}

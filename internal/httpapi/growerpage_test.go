@@ -1,0 +1,52 @@
+package httpapi_test
+
+import (
+	"strings"
+	"testing"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
+	c := newDesk(t)
+	a := c.signIn("ansel")
+	in := bean()
+	in["plant"], in["grower"] = `bean <img src=x onerror=alert(1)>`, `Ilse "><script>alert(1)</script>`
+	delete(in, "edible")
+	delete(in, "daysToHarvest")
+	v := a.call("POST", "/api/v1/cases", in, "Idempotency-Key", "hostile-names")
+	at := "/api/v1/cases/" + v.Body["id"].(string)
+	for _, step := range []struct {
+		path string
+		body any
+	}{{"/looks/walker-spots", map[string]any{"state": "yes"}}, {"/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"}}, {"/remedy", map[string]any{"remedies": []string{"soap"}, "note": "<b>mind</b> the cat"}}, {"/mix", map[string]any{"volume": "1 L", "spoons": "metric"}}, {"/days", map[string]any{"count": 2}}} {
+		v = a.call("PUT", at+step.path, step.body, "If-Match", v.Header.Get("ETag"))
+		require.Equal(t, 200, v.Status, v.Raw)
+	}
+	v = a.call("POST", at+"/handover", map[string]any{}, "If-Match", v.Header.Get("ETag"))
+	require.Equal(t, 200, v.Status, v.Raw)
+	token := v.Body["handover"].(map[string]any)["token"].(string)
+	p := c.call("GET", "/p/"+token, nil)
+	require.Equal(t, 200, p.Status)
+	assert.Contains(t, p.Header.Get("Content-Type"), "text/html")
+	assert.Contains(t, p.Header.Get("Content-Security-Policy"), "default-src 'none'")
+	assert.NotContains(t, p.Raw, "<script")
+	assert.NotContains(t, p.Raw, "<img")
+	assert.Contains(t, p.Raw, "&lt;img src=x")
+	assert.Contains(t, p.Raw, "&lt;b&gt;mind&lt;/b&gt;")
+	assert.Less(t, len(p.Raw), 20_000, "it is there at once on a weak network")
+	for _, words := range []string{"Two-spotted spider mite", "What to do", "How much", "into 1 L of finished mix", "When", "Please do not", "label and local law come first", "Your advisor: Ansel"} {
+		assert.Contains(t, p.Raw, words)
+	}
+	for _, d := range v.Body["page"].(map[string]any)["sheet"].(map[string]any)["days"].([]any) {
+		assert.Contains(t, p.Raw, d.(string))
+	}
+	gone := c.call("GET", "/p/"+strings.Repeat("x", 32), nil)
+	assert.Equal(t, 404, gone.Status)
+	assert.Contains(t, gone.Raw, "This page is not here")
+	require.NoError(t, c.d.Store.Close())
+	ill := c.call("GET", "/p/"+token, nil)
+	assert.Equal(t, 503, ill.Status)
+	assert.Contains(t, ill.Raw, "Try again")
+}

@@ -1,0 +1,104 @@
+import type { S } from '../api/client';
+import { StatusMark, shortDay } from '../ui/bits';
+
+const worths: Record<string, string> = { good: 'much', fair: 'a fair amount', some: 'a little' };
+
+/** One line of the ladder: may it be chosen, what it does, and why it is or is not the rung to stand on. */
+export function OfferRow({ o, on, at, onFlip }: { o: S['Offer']; on: boolean; at: boolean; onFlip: () => void }) {
+  return (
+    <div
+      className={on ? 'offer on' : 'offer'}
+      data-remedy={o.remedy}
+      data-status={o.status}
+      data-at={at}
+      style={at ? { outline: '1.5px solid var(--ink)', outlineOffset: -2 } : undefined}
+    >
+      <input
+        type="checkbox"
+        checked={on}
+        disabled={!o.open}
+        onChange={onFlip}
+        aria-label={`Choose ${o.name}`}
+        style={{ width: 20, height: 20, marginTop: 2, accentColor: 'var(--aub2)' }}
+      />
+      <span>
+        <b>{o.name}</b>
+        {o.worth && <small> · does {worths[o.worth]}</small>}
+        {o.when && <small> · {o.when}</small>}
+        {o.reasons.length > 0 ? (
+          <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
+        ) : (
+          <small style={{ display: 'block' }}>{o.ladder}</small>
+        )}
+        {o.reasons.length > 0 && o.open && <small style={{ display: 'block' }}>{o.ladder}</small>}
+        {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
+      </span>
+      <StatusMark status={o.status}>
+        {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : o.status}
+      </StatusMark>
+    </div>
+  );
+}
+
+/** What stands beside the ladder whatever is chosen. */
+export function GoodToKnow({ of }: { of: S['CaseAdvice'] }) {
+  return (
+    <div className="sheet pad stack">
+      <h3>Why it happened</h3>
+      <ul className="tight">
+        {of.because.map((b) => (
+          <li key={b}>{b}</li>
+        ))}
+      </ul>
+      {of.mustNot.length > 0 && (
+        <>
+          <h3>Must not</h3>
+          <ul className="tight">
+            {of.mustNot.map((m) => (
+              <li key={m.what}>
+                {m.what}: {m.why}
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      <h3>Always</h3>
+      <ul className="tight">
+        {of.always.map((b) => (
+          <li key={b}>{b}</li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+const stageWords: Record<string, string> = {
+  egg: 'eggs',
+  crawler: 'crawlers',
+  young: 'young',
+  grub: 'grubs',
+  resting: 'resting',
+  adult: 'adults',
+  protects: 'protects',
+  cures: 'cures',
+};
+
+/** What it does to each stage, as small bars: a tenth of the bar is one in ten. */
+function Kills({ of }: { of: S['StageKill'][] }) {
+  return (
+    <span
+      className="kills"
+      role="img"
+      aria-label={of.map((k) => `${stageWords[k.stage] ?? k.stage} ${Math.round(k.share * 10)} in 10`).join(', ')}
+    >
+      {of.map((k) => (
+        <span key={k.stage}>
+          <small>{stageWords[k.stage] ?? k.stage}</small>
+          <i>
+            <b style={{ width: `${k.share * 100}%` }} />
+          </i>
+        </span>
+      ))}
+    </span>
+  );
+}
