@@ -37,6 +37,12 @@ var (
 	DosePer    = []string{"m2", "pot L", "plant"}
 	DoseUnits  = []string{"g", "mL of mix", "animals", "plants"}
 	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
+
+	// Topics are the groups of lines inside a part, in the order one looks.
+	Topics = []string{"at first sight", "the story", "care", "the whole plant", "growth", "who is there", "what they leave", "helpers", "colour and flecks", "spots", "coating and stickiness", "eaten and mined", "shape and feel", "fluff and bumps", "flowers", "fruit", "stem and bark", "roots", "soil and pot", "on a slide"}
+
+	// Rungs of the ladder by number, mildest first.
+	Rungs = []string{"Leave it", "By hand", "What feeds it", "Living helpers", "Smother and dry", "From plants and microbes", "Minerals", "Referred only"}
 )
 
 type checker struct {
@@ -119,6 +125,7 @@ func (k *checker) finding(f *Finding) {
 	k.need("short", f.Short, "give one or two words for the tilt")
 	k.word("part", f.Part, Parts)
 	k.word("how", f.How, Hows)
+	k.word("topic", f.Topic, Topics)
 	if f.Minutes <= 0 || f.Minutes > 2880 {
 		k.say("minutes are missing or absurd", "give the minutes the look takes at the desk")
 	}

@@ -13,7 +13,7 @@ import (
 
 // sound is a small base that keeps every rule; each test breaks one thing.
 func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge.Host, *knowledge.Remedy, *knowledge.Remedy, *knowledge.Conflict, *knowledge.LifeTable) {
-	f := &knowledge.Finding{ID: "flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
+	f := &knowledge.Finding{ID: "flecks", Topic: "colour and flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
 	h := &knowledge.Host{ID: "rose", Name: "Rose", Scientific: "Rosa", Family: "rosaceae", Form: "woody", Leaf: "compound"}
 	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement"}
 	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}

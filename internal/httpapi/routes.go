@@ -140,6 +140,10 @@ type Vocabulary struct {
 	Causes   []CauseName          `json:"causes"`
 	Remedies []*knowledge.Remedy  `json:"remedies"`
 	Schools  []*knowledge.School  `json:"schools"`
+	Places   []string             `json:"places" doc:"where a plant can grow"`
+	Forms    []string             `json:"forms" doc:"what kind of plant an unknown one is"`
+	Rungs    []string             `json:"rungs" doc:"names of the ladder's rungs, mildest first"`
+	Policed  []string             `json:"policed" doc:"remedies a house may have a policy on, mildest first"`
 }
 
 // CauseName is a cause without its text.
@@ -160,7 +164,7 @@ type CauseName struct {
 
 func (s *Server) vocabulary() Vocabulary {
 	b := s.desk.Base
-	v := Vocabulary{Findings: b.Findings, Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}}
+	v := Vocabulary{Findings: b.InOrderOfLooking(), Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}, Places: knowledge.Places, Forms: knowledge.Forms, Rungs: knowledge.Rungs, Policed: b.PolicedRemedies()}
 	for _, c := range b.Causes {
 		st := c.Stages
 		if st == nil {

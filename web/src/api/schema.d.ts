@@ -2280,8 +2280,16 @@ export interface components {
         Vocabulary: {
             causes: components["schemas"]["CauseName"][];
             findings: components["schemas"]["Finding"][];
+            /** @description what kind of plant an unknown one is */
+            forms: string[];
             hosts: components["schemas"]["Host"][];
+            /** @description where a plant can grow */
+            places: string[];
+            /** @description remedies a house may have a policy on, mildest first */
+            policed: string[];
             remedies: components["schemas"]["Remedy"][];
+            /** @description names of the ladder's rungs, mildest first */
+            rungs: string[];
             schools: components["schemas"]["School"][];
         };
         WeighBody: {
@@ -2531,7 +2539,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBYN1pRVDdBUjlHMjJERUdZ"
+                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBTUE1ZNFlIRzIwVEQ2OFpR"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2985,7 +2993,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 10
                      *     }
@@ -3560,7 +3568,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3570,16 +3578,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -3597,7 +3605,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3610,7 +3618,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -3642,7 +3650,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 14
                      *     }
@@ -3745,7 +3753,7 @@ export interface operations {
                      *             "group": "slugs",
                      *             "kind": "pest",
                      *             "name": "Slugs and snails",
-                     *             "p": 0.12571442662617607,
+                     *             "p": 0.12571442662617602,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -3782,7 +3790,7 @@ export interface operations {
                      *               "Predatory mite"
                      *             ],
                      *             "group": "leave it",
-                     *             "p": 0.1730837140663017
+                     *             "p": 0.17308371406630155
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -3817,7 +3825,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617607
+                     *         "p": 0.12571442662617602
                      *       },
                      *       "version": 4
                      *     }
@@ -4230,7 +4238,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 16
                      *     }
@@ -4514,7 +4522,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4524,16 +4532,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -4551,7 +4559,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4564,7 +4572,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -4596,7 +4604,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 15
                      *     }
@@ -4687,7 +4695,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.17200500342909394,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4697,23 +4705,23 @@ export interface operations {
                      *         "looked": 0,
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 2.3521242285592088,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.3833078943887315,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.1622195752978584,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 91",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.9058431560418114
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 1.555635947080706
                      *           }
                      *         ],
                      *         "noneFits": false,
@@ -4724,14 +4732,14 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "p": 0.1720906041527652
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltTotal": 4.513046933129336,
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
@@ -5113,7 +5121,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5123,16 +5131,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5150,7 +5158,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5163,7 +5171,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5195,7 +5203,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 13
                      *     }
@@ -5729,7 +5737,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5739,16 +5747,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -5766,7 +5774,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5779,7 +5787,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -5811,7 +5819,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 12
                      *     }
@@ -6181,7 +6189,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6191,16 +6199,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6218,7 +6226,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6231,7 +6239,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6254,7 +6262,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187,
+                     *         "p": 0.8466666817782184,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 8
@@ -6460,7 +6468,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.8466666817782187,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6470,16 +6478,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.4035551066152718,
+                     *             "bits": 0.40355510661527166,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
+                     *             "lossDrop": 0.007768328114171608,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
+                     *                 "p": 0.737890418177094,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6497,7 +6505,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "p": 0.8466688062605066
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6510,7 +6518,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
+                     *         "tiltPrior": 4.513046933129336,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6639,7 +6647,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.8466666817782184,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6649,16 +6657,16 @@ export interface operations {
                      *         "looked": 1,
                      *         "next": [
                      *           {
-                     *             "bits": 0.40355510661527166,
+                     *             "bits": 0.4035551066152718,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
+                     *             "lossDrop": 0.00776832811417158,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.737890418177094,
+                     *                 "p": 0.7378904181770939,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 99",
                      *                 "top": "two-spotted-mite",
@@ -6676,7 +6684,7 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "p": 0.8466688062605062
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6689,7 +6697,7 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
+                     *         "tiltPrior": 4.513046933129333,
                      *         "tiltTotal": 18.62643756628657,
                      *         "verdict": "working",
                      *         "why": [
@@ -6715,7 +6723,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 11
                      *     }
@@ -7167,7 +7175,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184
+                     *         "p": 0.8466666817782187
                      *       },
                      *       "version": 9
                      *     }
@@ -8669,6 +8677,9 @@ export interface operations {
                      *           "topic": "at first sight"
                      *         }
                      *       ],
+                     *       "forms": [
+                     *         "annual"
+                     *       ],
                      *       "hosts": [
                      *         {
                      *           "beeVisited": false,
@@ -8687,6 +8698,12 @@ export interface operations {
                      *           },
                      *           "source": "general horticultural texts (hairy leaves spot and burn)"
                      *         }
+                     *       ],
+                     *       "places": [
+                     *         "indoors"
+                     *       ],
+                     *       "policed": [
+                     *         "alcohol"
                      *       ],
                      *       "remedies": [
                      *         {
@@ -8717,6 +8734,9 @@ export interface operations {
                      *           "rung": 2,
                      *           "source": "general extension practice"
                      *         }
+                     *       ],
+                     *       "rungs": [
+                     *         "Leave it"
                      *       ],
                      *       "schools": [
                      *         {

@@ -118,7 +118,7 @@ export function DaysStep({ view }: { view: View }) {
         />
         <small>
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is
-          that of the simulated forecast, 6 °C more in a greenhouse, and 20 °C indoors.
+          that of the forecast, or of the room.
         </small>
       </div>
     </form>

@@ -4,25 +4,16 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
+import { useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 import { GoodToKnow, OfferRow } from './OfferRow';
 import { Schools } from './Schools';
 
-const rungs = [
-  'Leave it',
-  'By hand',
-  'What feeds it',
-  'Living helpers',
-  'Smother and dry',
-  'From plants and microbes',
-  'Minerals',
-  'Referred only',
-];
-
 /** The ladder, mildest first; each rung says why it is, or is not, the one to stand on. */
 export function RemedyStep({ view }: { view: View }) {
+  const { data: kb } = useVocabulary();
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
   const go = useNavigate();
@@ -95,7 +86,7 @@ export function RemedyStep({ view }: { view: View }) {
             <div key={o.remedy}>
               {head && (
                 <div className="lab" style={{ margin: '6px 14px 2px', fontWeight: 650 }}>
-                  {o.rung} · {rungs[o.rung]}
+                  {o.rung} · {kb?.rungs[o.rung]}
                 </div>
               )}
               <OfferRow

@@ -37,7 +37,7 @@ export default function House() {
     onSuccess: () => window.location.assign('/'),
   });
   const rules = house.data?.rules;
-  const products = (kb?.remedies ?? []).filter((r) => r.rung >= 4 && r.rung < 7).sort((a, b) => a.rung - b.rung);
+  const products = (kb?.policed ?? []).flatMap((id) => kb?.remedies.filter((r) => r.id === id) ?? []);
   const ingredients = [...new Set(products.map((r) => r.ingredient).filter((x): x is string => !!x))];
   const policy = (id: string, patch: Partial<S['Policy']>) => {
     if (!rules) return;

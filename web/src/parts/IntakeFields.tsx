@@ -5,7 +5,9 @@ import type { Problem } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
 import { Earlier } from './Earlier';
-import { type Form, kinds, minds, places } from './intake';
+import { type Form, minds } from './intake';
+
+const named = (id: string) => ({ id, name: id });
 
 /** The fields of what was brought in, on the counter and on the bench. */
 export function IntakeFields({
@@ -81,7 +83,7 @@ export function IntakeFields({
       {form.plant.trim() && !host && (
         <Chips
           label="What kind of plant it is"
-          options={kinds}
+          options={(vocabulary.data?.forms ?? []).map(named)}
           value={form.form ? [form.form] : []}
           onChange={(v) => set('form')(v[0] ?? '')}
           small
@@ -89,7 +91,7 @@ export function IntakeFields({
       )}
       <Chips
         label="Where it grows"
-        options={places}
+        options={(vocabulary.data?.places ?? []).map(named)}
         value={form.place ? [form.place] : []}
         onChange={(v) => set('place')(v[0] ?? '')}
         small

@@ -38,19 +38,6 @@ export const emptyForm: Form = {
   key: '',
 };
 
-export const kinds = [
-  'annual',
-  'perennial',
-  'woody',
-  'bulb',
-  'houseplant',
-  'succulent',
-  'conifer',
-  'palm',
-  'fern',
-  'orchid',
-].map((id) => ({ id, name: id }));
-export const places = ['indoors', 'greenhouse', 'balcony', 'garden', 'orchard'].map((id) => ({ id, name: id }));
 export const minds = [
   { id: 'bloom', name: 'in flower' },
   { id: 'eaten', name: 'we eat it' },

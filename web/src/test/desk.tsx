@@ -66,6 +66,19 @@ export function show(ui: ReactNode, client = new QueryClient({ defaultOptions: {
 export const vocabulary = {
   findings: [],
   hosts: [],
+  places: ['indoors', 'greenhouse', 'balcony', 'garden', 'orchard'],
+  forms: ['annual', 'perennial', 'woody', 'fern'],
+  rungs: [
+    'Leave it',
+    'By hand',
+    'What feeds it',
+    'Living helpers',
+    'Smother and dry',
+    'From plants',
+    'Minerals',
+    'Referred',
+  ],
+  policed: ['soap', 'alcohol', 'iron-bait'],
   causes: [
     {
       id: 'two-spotted-mite',
