@@ -122,22 +122,22 @@ func TestJudgeRefuses(t *testing.T) {
 }
 
 func TestNextMoves(t *testing.T) {
-	assert.Equal(t, "done", casework.Advise("better", true, 1, false).Move)
-	assert.Equal(t, "repeat", casework.Advise("better", false, 1, false).Move)
-	assert.Equal(t, "step up", casework.Advise("no change", false, 1, false).Move)
-	assert.Equal(t, "switch", casework.Advise("no change", false, 1, true).Move)
-	assert.Equal(t, "refer", casework.Advise("worse", false, 3, false).Move)
-	assert.Equal(t, "bring back", casework.Advise("cannot tell", false, 1, false).Move)
+	assert.Equal(t, "done", casework.NextAfter("better", true, 1, false).Move)
+	assert.Equal(t, "repeat", casework.NextAfter("better", false, 1, false).Move)
+	assert.Equal(t, "step up", casework.NextAfter("no change", false, 1, false).Move)
+	assert.Equal(t, "switch", casework.NextAfter("no change", false, 1, true).Move)
+	assert.Equal(t, "refer", casework.NextAfter("worse", false, 3, false).Move)
+	assert.Equal(t, "bring back", casework.NextAfter("cannot tell", false, 1, false).Move)
 }
 
 func TestTheLifeOfACase(t *testing.T) {
 	fa := casework.Facts{}
-	assert.Equal(t, casework.Waiting, casework.Where(fa))
+	assert.Equal(t, casework.Waiting, casework.StageOf(fa))
 	fa.Looks = 3
-	assert.Equal(t, casework.Bench, casework.Where(fa))
+	assert.Equal(t, casework.Bench, casework.StageOf(fa))
 	assert.Error(t, casework.MayHandOver(fa))
 	fa.Verdict, fa.NeedsReview = true, true
-	assert.Equal(t, casework.Review, casework.Where(fa))
+	assert.Equal(t, casework.Review, casework.StageOf(fa))
 	assert.ErrorContains(t, casework.MayHandOver(fa), "advisor")
 	fa.NeedsReview = false
 	fa.Remedy, fa.NeedsMix, fa.NeedsDays = true, true, true
@@ -146,11 +146,11 @@ func TestTheLifeOfACase(t *testing.T) {
 	assert.ErrorContains(t, casework.MayHandOver(fa), "days")
 	fa.Days = true
 	assert.NoError(t, casework.MayHandOver(fa))
-	assert.Equal(t, casework.Ready, casework.Where(fa))
+	assert.Equal(t, casework.Ready, casework.StageOf(fa))
 	fa.HandedOver = true
-	assert.Equal(t, casework.Handed, casework.Where(fa))
+	assert.Equal(t, casework.Handed, casework.StageOf(fa))
 	fa.Closed = true
-	assert.Equal(t, casework.Closed, casework.Where(fa))
+	assert.Equal(t, casework.Closed, casework.StageOf(fa))
 }
 
 func TestADecidedStepIsDone(t *testing.T) {

@@ -7,8 +7,8 @@ import (
 	"strings"
 
 	"botanik/core/civil"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 )
 
 // EarlierSpray is one thing a grower says was put on: their word for it, the day
@@ -37,7 +37,7 @@ var (
 // A part without a day of its own takes the next one's. At most most parts.
 func ReadEarlier(b *knowledge.Base, text string, today civil.Day, most int) []EarlierSpray {
 	out := []EarlierSpray{}
-	for _, part := range reSplit.Split(plain.Text(text), -1) {
+	for _, part := range reSplit.Split(humanise.Text(text), -1) {
 		part = strings.Join(strings.Fields(part), " ")
 		if part == "" || len(out) == most {
 			continue

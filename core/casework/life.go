@@ -75,9 +75,9 @@ func Silence(n int, today civil.Day) (*NextMove, civil.Day) {
 // Reopens says which section each next round asks anew, with what rests on it.
 var Reopens = map[string]Section{"repeat": SecDays, "step up": SecRemedy, "switch": SecRemedy, "bring back": SecVerdict}
 
-// Where works out the stage. It is never set by hand, so that the trays always
+// StageOf works out the stage. It is never set by hand, so that the trays always
 // agree with the steps.
-func Where(f Facts) Stage {
+func StageOf(f Facts) Stage {
 	switch {
 	case f.Closed:
 		return Closed

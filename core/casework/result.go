@@ -206,10 +206,10 @@ type NextMove struct {
 	Why  string `json:"why"`
 }
 
-// Advise names the next move. borne: what is left lies under the threshold.
-// round: how many rounds of treatment are behind. nerve: the remedy has a
+// NextAfter names the next move. borne: what is left lies under the threshold.
+// round: how many rounds of treatment are behind. outgrown: the remedy has a
 // resistance group.
-func Advise(word string, borne bool, round int, nerve bool) NextMove {
+func NextAfter(word string, borne bool, round int, outgrown bool) NextMove {
 	switch {
 	case borne && word != "worse":
 		return NextMove{"done", "What is left can be borne."}
@@ -221,7 +221,7 @@ func Advise(word string, borne bool, round int, nerve bool) NextMove {
 		return NextMove{"bring back", "Too few were counted to tell: count more leaves, or bring it back."}
 	case round >= 3:
 		return NextMove{"refer", "Three rounds without success: ask a specialist."}
-	case nerve:
+	case outgrown:
 		return NextMove{"switch", "It did not work and can be outgrown: change to another way of killing."}
 	case word == "worse" && round >= 2:
 		return NextMove{"bring back", "Worse after two rounds: is it what we think it is?"}

@@ -110,10 +110,10 @@ func deviation(x []float64) float64 {
 	return math.Sqrt(v / float64(len(x)))
 }
 
-// Setting is everything known before looking: plant, place, month, hemisphere,
+// Circumstances is everything known before looking: plant, place, month, hemisphere,
 // and what this desk has confirmed lately (cause → count, already faded with
 // Fade).
-type Setting struct {
+type Circumstances struct {
 	Host   string             `json:"host,omitempty" doc:"host id; empty for an unknown plant"`
 	Group  string             `json:"group,omitempty"`
 	Family string             `json:"family,omitempty" doc:"family of an unknown plant, when known"`
@@ -188,7 +188,7 @@ func (e *Engine) addPriors() {
 }
 
 // Prior fills dst with the log prior of each cause, not normalised.
-func (e *Engine) Prior(dst []float64, s Setting) {
+func (e *Engine) Prior(dst []float64, s Circumstances) {
 	copy(dst, e.logCom)
 	if row, ok := e.hostRow[s.Host]; ok {
 		add(dst, row)
@@ -296,7 +296,7 @@ func (e *Engine) discount(looks []looked) {
 // Posterior fills dst with the normalised log posterior of every cause, in the
 // order of Base.Causes; dst has the length of Base.Causes. Only the list of
 // looks is allocated, nothing per cause.
-func (e *Engine) Posterior(dst []float64, s Setting, looks []Look) {
+func (e *Engine) Posterior(dst []float64, s Circumstances, looks []Look) {
 	e.Prior(dst, s)
 	e.add(dst, e.resolve(looks))
 }

@@ -32,21 +32,21 @@ func small() *differential.Engine {
 
 func TestBayesByHand(t *testing.T) {
 	e := small()
-	r := e.Rank(differential.Setting{}, []differential.Look{{Finding: "fleck", State: "yes"}})
+	r := e.Rank(differential.Circumstances{}, []differential.Look{{Finding: "fleck", State: "yes"}})
 	assert.InDelta(t, .85/(.85+.12), r.Candidates[0].P, 1e-9)
 	assert.InDelta(t, 10*math.Log10(.85/.12), r.Tilt[0].Decibans, 1e-9)
 	// "think so" mixes three quarters of the rate with a quarter of background .35.
-	r = e.Rank(differential.Setting{}, []differential.Look{{Finding: "fleck", State: "yes", Certainty: "think"}})
+	r = e.Rank(differential.Circumstances{}, []differential.Look{{Finding: "fleck", State: "yes", Certainty: "think"}})
 	pa, pb := .75*.85+.25*.35, .75*.12+.25*.35
 	assert.InDelta(t, pa/(pa+pb), r.Candidates[0].P, 1e-9)
 	assert.Equal(t, differential.Working, r.Verdict)
-	r = e.Rank(differential.Setting{}, []differential.Look{{Finding: "fleck", State: "yes"}, {Finding: "sure-sign", State: "yes"}})
+	r = e.Rank(differential.Circumstances{}, []differential.Look{{Finding: "fleck", State: "yes"}, {Finding: "sure-sign", State: "yes"}})
 	assert.Equal(t, differential.Settled, r.Verdict)
 }
 
 func TestNothingLookedAtIsOpen(t *testing.T) {
 	for _, looks := range [][]differential.Look{nil, {}} {
-		r := engine.Rank(differential.Setting{Host: "rose"}, looks)
+		r := engine.Rank(differential.Circumstances{Host: "rose"}, looks)
 		assert.Equal(t, differential.Open, r.Verdict)
 		assert.False(t, r.NoneFits)
 		assert.NotEmpty(t, r.Next, "it says what to look at first")
@@ -54,22 +54,22 @@ func TestNothingLookedAtIsOpen(t *testing.T) {
 }
 
 func TestVirusAndRegulatedAreNeverSettled(t *testing.T) {
-	virus := engine.Rank(differential.Setting{Host: "courgette", Place: "garden", Month: 7}, []differential.Look{{Finding: "yellowing", State: "mosaic"}, {Finding: "mottle-sides", State: "even"}, {Finding: "curl", State: "twisted"}, {Finding: "stunting", State: "yes"}, {Finding: "age-of-leaves", State: "new"}})
+	virus := engine.Rank(differential.Circumstances{Host: "courgette", Place: "garden", Month: 7}, []differential.Look{{Finding: "yellowing", State: "mosaic"}, {Finding: "mottle-sides", State: "even"}, {Finding: "curl", State: "twisted"}, {Finding: "stunting", State: "yes"}, {Finding: "age-of-leaves", State: "new"}})
 	assert.Equal(t, "mosaic-virus", virus.Leader)
 	assert.NotEqual(t, differential.Settled, virus.Verdict)
-	reg := engine.Rank(differential.Setting{Host: "calamondin", Place: "greenhouse"}, []differential.Look{{Finding: "mottle-sides", State: "uneven"}, {Finding: "fruit-end", State: "lopsided"}, {Finding: "stunting", State: "yes"}})
+	reg := engine.Rank(differential.Circumstances{Host: "calamondin", Place: "greenhouse"}, []differential.Look{{Finding: "mottle-sides", State: "uneven"}, {Finding: "fruit-end", State: "lopsided"}, {Finding: "stunting", State: "yes"}})
 	assert.Equal(t, "citrus-greening", reg.Leader)
 	assert.NotEqual(t, differential.Settled, reg.Verdict)
 	assert.NotEmpty(t, reg.Alarms)
 }
 
 func TestAHelperAmongTheCandidatesIsCalledOut(t *testing.T) {
-	r := engine.Rank(differential.Setting{Host: "bean", Place: "garden", Month: 7}, []differential.Look{{Finding: "walkers", State: "few"}, {Finding: "walker-spots", State: "no"}, {Finding: "prey-signs", State: "yes"}})
+	r := engine.Rank(differential.Circumstances{Host: "bean", Place: "garden", Month: 7}, []differential.Look{{Finding: "walkers", State: "few"}, {Finding: "walker-spots", State: "no"}, {Finding: "prey-signs", State: "yes"}})
 	require.NotEmpty(t, r.Candidates)
 	if r.Leader != "predatory-mite" {
 		assert.NotEmpty(t, r.Alarms)
 	}
-	sure := engine.Rank(differential.Setting{Host: "bean", Place: "garden", Month: 7}, []differential.Look{{Finding: "walkers", State: "few"}, {Finding: "walker-speed", State: "fast"}, {Finding: "walker-colour", State: "amber"}, {Finding: "prey-signs", State: "yes"}})
+	sure := engine.Rank(differential.Circumstances{Host: "bean", Place: "garden", Month: 7}, []differential.Look{{Finding: "walkers", State: "few"}, {Finding: "walker-speed", State: "fast"}, {Finding: "walker-colour", State: "amber"}, {Finding: "prey-signs", State: "yes"}})
 	assert.Equal(t, "predatory-mite", sure.Leader)
 }
 
@@ -91,11 +91,11 @@ func seq(n int) []int {
 	return out
 }
 
-func setting(t *rapid.T) differential.Setting {
-	return differential.Setting{Host: rapid.SampledFrom(engine.Base.Hosts).Draw(t, "host").ID, Place: rapid.SampledFrom(knowledge.Places).Draw(t, "place"), Month: rapid.IntRange(0, 12).Draw(t, "month"), South: rapid.Bool().Draw(t, "south")}
+func setting(t *rapid.T) differential.Circumstances {
+	return differential.Circumstances{Host: rapid.SampledFrom(engine.Base.Hosts).Draw(t, "host").ID, Place: rapid.SampledFrom(knowledge.Places).Draw(t, "place"), Month: rapid.IntRange(0, 12).Draw(t, "month"), South: rapid.Bool().Draw(t, "south")}
 }
 
-func posterior(s differential.Setting, looks []differential.Look) []float64 {
+func posterior(s differential.Circumstances, looks []differential.Look) []float64 {
 	p := make([]float64, len(engine.Base.Causes))
 	engine.Posterior(p, s, looks)
 	return p
@@ -124,8 +124,8 @@ func TestInvariances(t *testing.T) {
 func TestAFindingEqualInAllCausesChangesNothing(t *testing.T) {
 	e := small()
 	a, b := make([]float64, 2), make([]float64, 2)
-	e.Posterior(a, differential.Setting{}, []differential.Look{{Finding: "fleck", State: "yes"}})
-	e.Posterior(b, differential.Setting{}, []differential.Look{{Finding: "fleck", State: "yes"}, {Finding: "idle", State: "yes"}})
+	e.Posterior(a, differential.Circumstances{}, []differential.Look{{Finding: "fleck", State: "yes"}})
+	e.Posterior(b, differential.Circumstances{}, []differential.Look{{Finding: "fleck", State: "yes"}, {Finding: "idle", State: "yes"}})
 	assert.InDeltaSlice(t, a, b, 1e-12)
 }
 
@@ -153,7 +153,7 @@ func TestRankNeverContradictsItself(t *testing.T) {
 }
 
 func TestClustersCountOnce(t *testing.T) {
-	s := differential.Setting{Host: "bean", Place: "garden", Month: 7}
+	s := differential.Circumstances{Host: "bean", Place: "garden", Month: 7}
 	spots := differential.Look{Finding: "walker-spots", State: "yes"}
 	many := differential.Look{Finding: "walkers", State: "many"}
 	i := slices.IndexFunc(engine.Base.Causes, func(c *knowledge.Cause) bool { return c.ID == "two-spotted-mite" })
@@ -178,7 +178,7 @@ func TestAFirstImpressionAfterOtherLooksIsHalfHindsight(t *testing.T) {
 	b.Findings[at] = &later
 	plain := differential.NewEngine(&b)
 	worth := func(e *differential.Engine, looks ...differential.Look) float64 {
-		for _, n := range e.Next(differential.Setting{Host: "bean"}, looks, len(b.Findings)) {
+		for _, n := range e.Next(differential.Circumstances{Host: "bean"}, looks, len(b.Findings)) {
 			if n.Finding == b.Findings[at].ID {
 				return n.Score
 			}

@@ -69,7 +69,7 @@ func TestFortyWrittenCases(t *testing.T) {
 	require.Len(t, forty, 40)
 	for _, c := range forty {
 		t.Run(c.story, func(t *testing.T) {
-			set := differential.Setting{Host: c.host, Place: c.place, Month: c.month}
+			set := differential.Circumstances{Host: c.host, Place: c.place, Month: c.month}
 			looks := []differential.Look{}
 			for _, l := range strings.Fields(c.looks) {
 				f, st, _ := strings.Cut(l, "=")

@@ -306,7 +306,7 @@ func (e *Engine) Split(causes []string) ([]SplitLook, error) {
 }
 
 // Next gives the looks that would tell most, best first, at most keep.
-func (e *Engine) Next(s Setting, looks []Look, keep int) []NextLook {
+func (e *Engine) Next(s Circumstances, looks []Look, keep int) []NextLook {
 	post := make([]float64, e.n)
 	e.Prior(post, s)
 	got := e.resolve(looks)

@@ -76,7 +76,7 @@ type Ranking struct {
 }
 
 // Check refuses looks and settings the base does not know, naming each.
-func (e *Engine) Check(s Setting, looks []Look) error {
+func (e *Engine) Check(s Circumstances, looks []Look) error {
 	var l fault.List
 	if s.Host != "" && e.Base.Host(s.Host) == nil {
 		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", s.Host), "use an id from kb list hosts, or leave it out and give family or form")
@@ -117,7 +117,7 @@ func (e *Engine) Check(s Setting, looks []Look) error {
 }
 
 // Rank answers a case. The looks must have passed Check.
-func (e *Engine) Rank(s Setting, looks []Look) Ranking {
+func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 	prior := make([]float64, e.n)
 	e.Prior(prior, s)
 	post := slices.Clone(prior)

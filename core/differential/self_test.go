@@ -19,19 +19,19 @@ import (
 // would give.
 type drawn struct {
 	cause   *knowledge.Cause
-	setting differential.Setting
+	setting differential.Circumstances
 	answers map[string]string
 }
 
 // sampleSetting draws a plant, a place that fits it and a month.
-func sampleSetting(b *knowledge.Base, r *rand.Rand) differential.Setting {
+func sampleSetting(b *knowledge.Base, r *rand.Rand) differential.Circumstances {
 	h := b.Hosts[r.IntN(len(b.Hosts))]
 	places := []string{"garden", "garden", "balcony", "greenhouse", "orchard"}
 	switch h.Form {
 	case "houseplant", "succulent", "palm", "fern", "orchid":
 		places = []string{"indoors", "indoors", "greenhouse"}
 	}
-	return differential.Setting{Host: h.ID, Place: places[r.IntN(len(places))], Month: 1 + r.IntN(12)}
+	return differential.Circumstances{Host: h.ID, Place: places[r.IntN(len(places))], Month: 1 + r.IntN(12)}
 }
 
 // sample draws a setting, then a cause by what the herbarium says is met

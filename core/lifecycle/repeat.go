@@ -8,8 +8,8 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 )
 
 // Window is the closed-form answer at a steady temperature, in days.
@@ -133,7 +133,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		l.Add("gap", "is not 1 to 60 days", "give days, or leave it out to have it computed")
 	}
 	if r.FixedGap > 0 && r.FixedGap < r.GapMin {
-		l.Add("gap", fmt.Sprintf("%s is under the label's shortest gap of %s", plain.Days(r.FixedGap), plain.Days(r.GapMin)), fmt.Sprintf("use %s or more", plain.Days(r.GapMin)))
+		l.Add("gap", fmt.Sprintf("%s is under the label's shortest gap of %s", humanise.Days(r.FixedGap), humanise.Days(r.GapMin)), fmt.Sprintf("use %s or more", humanise.Days(r.GapMin)))
 	}
 	left := r.Want
 	if r.Most > 0 {
@@ -152,7 +152,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		s.Notes = append(s.Notes, "A burst: days 0, 3 and 8, then weekly, each moved apart to the label's gap.")
 	case r.FixedGap > 0:
 		s.Gap = r.FixedGap
-		s.Notes = append(s.Notes, fmt.Sprintf("Every %s, as chosen.", strings.TrimPrefix(plain.Days(r.FixedGap), "a ")))
+		s.Notes = append(s.Notes, fmt.Sprintf("Every %s, as chosen.", strings.TrimPrefix(humanise.Days(r.FixedGap), "a ")))
 	case r.Window != nil && r.Window.Generation > 0 && r.EggKill < .5:
 		s.Notes = append(s.Notes, r.Window.Text)
 		s.Gap = int(math.Ceil(r.Window.From))
@@ -163,10 +163,10 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 			s.Gap = max(1, int(math.Floor(r.Window.To)))
 		}
 		if s.Gap < r.GapMin {
-			s.Notes = append(s.Notes, fmt.Sprintf("The label's shortest gap of %s is kept.", plain.Days(r.GapMin)))
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's shortest gap of %s is kept.", humanise.Days(r.GapMin)))
 		}
 		if s.Gap > r.GapMax {
-			s.Notes = append(s.Notes, fmt.Sprintf("The label's longest gap of %s is kept.", plain.Days(r.GapMax)))
+			s.Notes = append(s.Notes, fmt.Sprintf("The label's longest gap of %s is kept.", humanise.Days(r.GapMax)))
 		}
 		s.Gap = min(max(s.Gap, r.GapMin), r.GapMax)
 	default:
@@ -185,7 +185,7 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 	for i := range n {
 		day := r.Start.Add(at)
 		if picking := r.picking(day); picking > 0 {
-			s.Notes = append(s.Notes, fmt.Sprintf("%s would fall inside the %s before picking: pick on %s first, then treat.", day.Short(), plain.Days(r.Wait), r.Harvest.Short()))
+			s.Notes = append(s.Notes, fmt.Sprintf("%s would fall inside the %s before picking: pick on %s first, then treat.", day.Short(), humanise.Days(r.Wait), r.Harvest.Short()))
 			at += picking
 			day = r.Harvest
 		}
@@ -213,14 +213,14 @@ func Hold(days []civil.Day, r RepeatRequest) error {
 	case days[0].Before(r.Start):
 		return fault.New("days", "the first day, "+days[0].Short()+", has gone by", anew)
 	case r.Most > 0 && r.Used+len(days) > r.Most:
-		return fault.New("days", fmt.Sprintf("%s planned and %s used is more than the label's most a season, %d", plain.Times(len(days)), plain.Times(r.Used), r.Most), anew)
+		return fault.New("days", fmt.Sprintf("%s planned and %s used is more than the label's most a season, %d", humanise.Times(len(days)), humanise.Times(r.Used), r.Most), anew)
 	}
 	for i, d := range days {
 		if r.picking(d) > 0 {
-			return fault.New("days", fmt.Sprintf("%s falls inside the %s before picking", d.Short(), plain.Days(r.Wait)), anew)
+			return fault.New("days", fmt.Sprintf("%s falls inside the %s before picking", d.Short(), humanise.Days(r.Wait)), anew)
 		}
 		if i > 0 && d.Sub(days[i-1]) < r.GapMin {
-			return fault.New("days", fmt.Sprintf("%s comes sooner than the label's shortest gap of %s", d.Short(), plain.Days(r.GapMin)), anew)
+			return fault.New("days", fmt.Sprintf("%s comes sooner than the label's shortest gap of %s", d.Short(), humanise.Days(r.GapMin)), anew)
 		}
 	}
 	return nil

@@ -200,10 +200,15 @@ func parsePart(p Part) (part, error) {
 	if _, ok := formOrder[p.Form]; !ok {
 		faults.Add("form", fmt.Sprintf("%q is not a form known here", p.Form), "use emulsifier, powder, liquid, oil, soap or alcohol")
 	}
-	parse := ParseRate
+	known := map[string]Rate{}
 	if p.read != nil {
-		known := map[string]Rate{p.Low: p.read.span.Low, p.High: p.read.span.High, p.Rate: p.read.rate}
-		parse = func(text string) (Rate, error) { return known[text], nil }
+		known = map[string]Rate{p.Low: p.read.span.Low, p.High: p.read.span.High, p.Rate: p.read.rate}
+	}
+	parse := func(text string) (Rate, error) {
+		if r, read := known[text]; read {
+			return r, nil
+		}
+		return ParseRate(text)
 	}
 	out.rate, err = parse(p.Rate)
 	addRateFault(&faults, "rate", err)

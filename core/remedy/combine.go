@@ -5,8 +5,8 @@ import (
 	"slices"
 	"strings"
 
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 )
 
 // Combine says how what was chosen works together: what comes first, what each
@@ -63,7 +63,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 		for _, sp := range sprays {
 			for _, re := range releases {
 				if days, k := b.ConflictBetween(sp.ID, re.ID); k != nil && days > 0 {
-					say("First %s, then wait %s before you %s.", strings.ToLower(sp.Name), plain.Days(days), strings.ToLower(re.Name))
+					say("First %s, then wait %s before you %s.", strings.ToLower(sp.Name), humanise.Days(days), strings.ToLower(re.Name))
 				}
 			}
 		}

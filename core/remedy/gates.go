@@ -5,8 +5,8 @@ import (
 	"slices"
 
 	"botanik/core/civil"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 )
 
 type gateInput struct {
@@ -190,16 +190,16 @@ func food(g *gateInput) []Reason {
 	}
 	switch {
 	case g.s.DaysToHarvest == nil:
-		out = append(out, say("food", Care, "Wait %s between it and picking; the harvest day is not known.", plain.Days(wait))...)
+		out = append(out, say("food", Care, "Wait %s between it and picking; the harvest day is not known.", humanise.Days(wait))...)
 	case *g.s.DaysToHarvest < wait:
 		free := g.day.Add(*g.s.DaysToHarvest)
-		text := fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", plain.Days(*g.s.DaysToHarvest), plain.Days(wait))
+		text := fmt.Sprintf("Picking is in %s and it asks for %s: pick first, then treat.", humanise.Days(*g.s.DaysToHarvest), humanise.Days(wait))
 		if *g.s.DaysToHarvest == 0 { // the day has come, or has gone by since it was brought in
-			text = fmt.Sprintf("It is due to be picked now, and it asks for a wait of %s: pick first, then write down the next picking on Brought in.", plain.Days(wait))
+			text = fmt.Sprintf("It is due to be picked now, and it asks for a wait of %s: pick first, then write down the next picking on Brought in.", humanise.Days(wait))
 		}
 		out = append(out, Reason{"food", NotNow, text, free.String()})
 	default:
-		out = append(out, say("food", Care, "Wait %s before picking.", plain.Days(wait))...)
+		out = append(out, say("food", Care, "Wait %s before picking.", humanise.Days(wait))...)
 	}
 	return out
 }
@@ -230,10 +230,10 @@ func earlier(g *gateInput) []Reason {
 		}
 		free := on.Add(days)
 		if care > 0 && !g.day.Before(free) && g.day.Before(on.Add(care)) {
-			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %s. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Brief(), plain.Days(care))...)
+			out = append(out, say("earlier", Care, "%s was used on %s: two weeks are over, but many wait %s. Patch test first.", g.b.Remedy(e.Remedy).Name, on.Brief(), humanise.Days(care))...)
 		}
 		if g.day.Before(free) {
-			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s, and %s should lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Brief(), plain.Days(days), c.Why), free.String()})
+			out = append(out, Reason{"earlier", NotNow, fmt.Sprintf("%s was used on %s, and %s should lie between: %s.", g.b.Remedy(e.Remedy).Name, on.Brief(), humanise.Days(days), c.Why), free.String()})
 		}
 	}
 	return out
@@ -243,10 +243,10 @@ func repeats(g *gateInput) []Reason {
 	lim := LimitsOf(g.r, g.s.House)
 	uses, last := Uses(g.s.Earlier, g.r.ID, g.day)
 	if lim.Most > 0 && uses >= lim.Most {
-		return say("repeat", No, "Used %s; the label's most a season is %s.", plain.Times(uses), plain.Times(lim.Most))
+		return say("repeat", No, "Used %s; the label's most a season is %s.", humanise.Times(uses), humanise.Times(lim.Most))
 	}
 	if free := last.Add(lim.GapMin); uses > 0 && g.day.Before(free) {
-		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Brief(), plain.Days(lim.GapMin)), free.String()}}
+		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Brief(), humanise.Days(lim.GapMin)), free.String()}}
 	}
 	return nil
 }
@@ -280,7 +280,7 @@ func rotation(g *gateInput) []Reason {
 	}
 	switch {
 	case row >= 2:
-		return say("rotation", No, "Group %s was used %s running: change to another way of killing.", g.r.Mode, plain.Times(row))
+		return say("rotation", No, "Group %s was used %s running: change to another way of killing.", g.r.Mode, humanise.Times(row))
 	case row == 1:
 		return say("rotation", Care, "Group %s was used last time: better another way of killing.", g.r.Mode)
 	}

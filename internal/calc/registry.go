@@ -17,7 +17,7 @@ import (
 
 // DiagnoseIn is a sample: what is known before looking, and the looks.
 type DiagnoseIn struct {
-	differential.Setting
+	differential.Circumstances
 	Looks []differential.Look `json:"looks"`
 }
 
@@ -31,10 +31,10 @@ type AdviseIn struct {
 // Diagnose ranks a sample.
 func Diagnose(b *knowledge.Base, in DiagnoseIn) (differential.Ranking, error) {
 	e := differential.NewEngine(b)
-	if err := e.Check(in.Setting, in.Looks); err != nil {
+	if err := e.Check(in.Circumstances, in.Looks); err != nil {
 		return differential.Ranking{}, err
 	}
-	return e.Rank(in.Setting, in.Looks), nil
+	return e.Rank(in.Circumstances, in.Looks), nil
 }
 
 // Advise answers the ladder.
@@ -245,7 +245,7 @@ func init() {
 		return shareOut{v}, err
 	})
 	add("next-move", "what to do after a result", `{"word":"no change","round":1,"nerve":true}`, func(_ *knowledge.Base, in nextMoveIn) (casework.NextMove, error) {
-		return casework.Advise(in.Word, in.Borne, in.Round, in.Nerve), nil
+		return casework.NextAfter(in.Word, in.Borne, in.Round, in.Nerve), nil
 	})
 	add("ask-on", "the day to ask how it went", `{"handed":"2026-07-04","days":["2026-07-04","2026-07-11"],"effectDays":7}`, func(_ *knowledge.Base, in askOnIn) (dayOut, error) {
 		var l fault.List

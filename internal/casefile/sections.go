@@ -68,17 +68,17 @@ type Verdict struct {
 
 // Act is the count and the decision whether to act.
 type Act struct {
-	Counts  []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot"`
-	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1" doc:"share of leaves hit, when not counted"`
-	Helpers bool     `json:"helpers,omitempty"`
-	Stages  []string `json:"stages,omitempty" maxItems:"8"`
-	Drought bool     `json:"drought,omitempty"`
-	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
-	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
-	LowCa   bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
-	Choice  string   `json:"choice" enum:"act,wait,pull" doc:"what was decided"`
-	Press   string   `json:"pressure" enum:"light,moderate,heavy"`
-	By      string   `json:"by"`
+	Counts     []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot"`
+	Share      *float64 `json:"share,omitempty" minimum:"0" maximum:"1" doc:"share of leaves hit, when not counted"`
+	Helpers    bool     `json:"helpers,omitempty"`
+	Stages     []string `json:"stages,omitempty" maxItems:"8"`
+	Drought    bool     `json:"drought,omitempty"`
+	Dormant    *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
+	BadYear    bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	CalciumLow bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
+	Choice     string   `json:"choice" enum:"act,wait,pull" doc:"what was decided"`
+	Pressure   string   `json:"pressure" enum:"light,moderate,heavy"`
+	By         string   `json:"by"`
 }
 
 // Treatment is what the grower is told to do.

@@ -12,16 +12,16 @@ import (
 
 // ActInput is the count and the decision.
 type ActInput struct {
-	Counts  []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot, one number each"`
-	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
-	Helpers bool     `json:"helpers,omitempty"`
-	Stages  []string `json:"stages,omitempty" maxItems:"8"`
-	Drought bool     `json:"drought,omitempty"`
-	Dormant *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
-	BadYear bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
-	LowCa   bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
-	Choice  string   `json:"choice" enum:"act,wait,pull"`
-	Press   string   `json:"pressure" enum:"light,moderate,heavy"`
+	Counts     []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot, one number each"`
+	Share      *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
+	Helpers    bool     `json:"helpers,omitempty"`
+	Stages     []string `json:"stages,omitempty" maxItems:"8"`
+	Drought    bool     `json:"drought,omitempty"`
+	Dormant    *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
+	BadYear    bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	CalciumLow bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
+	Choice     string   `json:"choice" enum:"act,wait,pull"`
+	Pressure   string   `json:"pressure" enum:"light,moderate,heavy"`
 }
 
 // Weighed is a count held against what is borne.
@@ -68,7 +68,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		_, err := scouting.Summarise(in.Counts)
 		l.AddErr("", err)
 	}
-	l.AddErr("", remedy.CheckSeen(in.Stages, in.Press))
+	l.AddErr("", remedy.CheckSeen(in.Stages, in.Pressure))
 	if err := l.Err(); err != nil {
 		return View{}, err
 	}
@@ -77,7 +77,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}
 		c.HouseSeen = &m.Version
-		c.Doc.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, LowCa: in.LowCa, Choice: in.Choice, Press: in.Press, By: who.Name}
+		c.Doc.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
 		switch in.Choice {
 		case "wait":
 			c.Treat(casefile.Treatment{Remedies: []string{remedy.LeaveIt}, By: who.Name})
@@ -86,6 +86,6 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 			c.Treat(casefile.Treatment{Remedies: []string{remedy.PullIt}, By: who.Name})
 			return "pull it", nil
 		}
-		return "act, " + in.Press + " pressure", nil
+		return "act, " + in.Pressure + " pressure", nil
 	})
 }

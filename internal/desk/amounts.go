@@ -37,7 +37,7 @@ func notChosen(field, id string) error {
 // SetMix keeps the amounts for the grower's own sprayer.
 func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, in dosage.MixInput) (View, error) {
 	return s.change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
-		t := c.Doc.Now().Treatment
+		t := c.Now().Treatment
 		if t == nil {
 			return "", fault.New("remedy", "nothing is chosen to be mixed", "choose a remedy first")
 		}
@@ -66,7 +66,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		if err != nil {
 			return "", err
 		}
-		c.Doc.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
+		c.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
 		text := fmt.Sprintf("%s at %s", s.Base.Remedy(mixed.Remedy).Name, mixed.Use)
 		for _, w := range mixed.With {
 			text += " with " + strings.ToLower(s.Base.Remedy(w.Remedy).Name)
@@ -82,15 +82,15 @@ func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, 
 		if err != nil {
 			return "", err
 		}
-		r := c.Doc.Now()
+		r := c.Now()
 		if r.Treatment == nil || !slices.Contains(r.Treatment.Remedies, in.Remedy) {
 			return "", notChosen("remedy", in.Remedy)
 		}
 		if err := s.mayUse(m, c, []string{in.Remedy}); err != nil {
 			return "", err
 		}
-		list := slices.DeleteFunc(slices.Clone(r.Doses), func(x casefile.KeptDose) bool { return x.Remedy == in.Remedy })
-		r.Doses = append(list, casefile.KeptDose{Dosed: d, By: who.Name})
+		r.Doses = slices.DeleteFunc(slices.Clone(r.Doses), func(x casefile.KeptDose) bool { return x.Remedy == in.Remedy })
+		r.Doses = append(r.Doses, casefile.KeptDose{Dosed: d, By: who.Name})
 		return s.Base.Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
 	})
 }

@@ -85,7 +85,7 @@ func (s *Service) change(ctx context.Context, who Person, id string, from int, k
 		return View{}, err
 	}
 	c.UpdatedAt = s.Now()
-	c.Stage = casework.Where(s.facts(&c.Doc))
+	c.Stage = casework.StageOf(s.facts(&c.Doc))
 	next, err := s.row(&c)
 	if err != nil {
 		return View{}, err

@@ -120,7 +120,7 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 	if on, err := civil.Parse(r.AskOn); err == nil {
 		a.When, a.Late = casework.Due(on, day)
 	}
-	round := c.Doc.Now()
+	round := c.Now()
 	switch {
 	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
 		last := s.Base.Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])

@@ -7,9 +7,9 @@ import (
 	"botanik/core/civil"
 	"botanik/core/dosage"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
-	"botanik/core/plain"
 	"botanik/core/remedy"
 	"botanik/core/weather"
 	"botanik/internal/casefile"
@@ -103,7 +103,7 @@ func (s *Service) rhythm(sit remedy.Situation, asked string) (string, error) {
 // open: the label in hand, what was used, the next picking, the pest's life.
 func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatRequest, remedy.Situation, error) {
 	var req lifecycle.RepeatRequest
-	if c.Doc.Now().Treatment == nil {
+	if c.Now().Treatment == nil {
 		return req, remedy.Situation{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
 	}
 	sit, err := s.situation(m, c)
@@ -138,7 +138,7 @@ func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatReques
 // picking or a day may have changed since they were kept.
 func (s *Service) stillHolds(m house.Moment, c *Case) error {
 	var l fault.List
-	r := c.Doc.Now()
+	r := c.Now()
 	if r.Mix != nil {
 		_, err := dosage.Blend(s.Base, m.Rules, r.Mix.Input())
 		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
@@ -164,7 +164,7 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 // has a rhythm.
 func (s *Service) repeated(c *Case) *knowledge.Remedy {
 	var best *knowledge.Remedy
-	for _, id := range c.Doc.Now().Treatment.Remedies {
+	for _, id := range c.Now().Treatment.Remedies {
 		if r := s.Base.Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
 			best = r
 		}
@@ -180,10 +180,10 @@ func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, 
 			return "", err
 		}
 		d.By = who.Name
-		c.Doc.Now().Days = &d
+		c.Now().Days = &d
 		if len(d.On) == 1 {
 			return "to be done once, on " + spokenDay(d.Start, m.Today), nil
 		}
-		return fmt.Sprintf("to be done %s, %s apart, from %s", plain.Times(len(d.On)), plain.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
+		return fmt.Sprintf("to be done %s, %s apart, from %s", humanise.Times(len(d.On)), humanise.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
 	})
 }

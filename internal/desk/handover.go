@@ -7,7 +7,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/fault"
-	"botanik/core/plain"
+	"botanik/core/humanise"
 	"botanik/internal/casefile"
 	"botanik/internal/handout"
 	"botanik/internal/house"
@@ -137,7 +137,7 @@ type FollowUpInput struct {
 // FollowUp records a recount, judges it and names the next move. Silence is
 // asked again, and raises a call when it goes on.
 func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int, in FollowUpInput) (View, error) {
-	in.Note = plain.Text(in.Note)
+	in.Note = humanise.Text(in.Note)
 	if !in.Silent && in.Count == nil && in.Note == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
@@ -162,7 +162,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 			if err != nil {
 				return "", err
 			}
-			next := casework.Advise(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
+			next := casework.NextAfter(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
 			f.Result, f.Next = &res, &next
 			text = "recount: " + res.Text + " " + next.Why
 		}
@@ -214,7 +214,7 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, ou
 		if c.Doc.Now().Handover == nil && outcome != "lost" && outcome != "unknown" {
 			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
 		}
-		c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: outcome, Note: plain.Text(note)}
+		c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: outcome, Note: humanise.Text(note)}
 		c.AskOn = ""
 		return "closed: " + outcome, nil
 	})

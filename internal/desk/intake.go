@@ -9,8 +9,8 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 )
@@ -36,8 +36,8 @@ func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int
 // checkIntake refuses what cannot be used and finds the host by its words.
 func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 	var l fault.List
-	in.Grower, in.Contact, in.Plant, in.Family = plain.Line(in.Grower), plain.Line(in.Contact), plain.Line(in.Plant), plain.Line(in.Family)
-	in.Brought, in.Story = plain.Line(in.Brought), plain.Text(in.Story)
+	in.Grower, in.Contact, in.Plant, in.Family = humanise.Line(in.Grower), humanise.Line(in.Contact), humanise.Line(in.Plant), humanise.Line(in.Family)
+	in.Brought, in.Story = humanise.Line(in.Brought), humanise.Text(in.Story)
 	if in.Grower == "" {
 		l.Add("grower", "is empty", "write who brought it; a first name will do")
 	}
@@ -61,7 +61,7 @@ func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 }
 
 func (s *Service) checkTreated(l *fault.List, at string, t *casefile.Treated, today civil.Day) {
-	t.What = plain.Line(t.What)
+	t.What = humanise.Line(t.What)
 	on, err := civil.Parse(t.On)
 	switch {
 	case err != nil:

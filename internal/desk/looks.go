@@ -24,7 +24,7 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
 	}
 	if l.State != "" {
-		if err := s.Engine.Check(differential.Setting{}, []differential.Look{l}); err != nil {
+		if err := s.Engine.Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
 			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
 				f.Field = strings.TrimPrefix(f.Field, "looks[0].") // here the look is the whole body
 				return f

@@ -73,10 +73,10 @@ func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 	hosta := casefile.Intake{Grower: "Ilse", Plant: "hosta", Place: "garden", Story: "holes"}
 	for name, change := range map[string]func(b *bench) (desk.View, error){
 		"wait": func(b *bench) (desk.View, error) {
-			return b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "wait", Press: "light"})
+			return b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "wait", Pressure: "light"})
 		},
 		"pull": func(b *bench) (desk.View, error) {
-			return b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "pull", Press: "heavy"})
+			return b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "pull", Pressure: "heavy"})
 		},
 		"another remedy": func(b *bench) (desk.View, error) {
 			return b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"hand-pick"}, "")
@@ -88,7 +88,7 @@ func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 		t.Run(name, func(t *testing.T) {
 			b := open(t)
 			b.known(hosta, "slug")
-			b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Press: "moderate"}))
+			b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Pressure: "moderate"}))
 			b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"iron-bait"}, ""))
 			b.keep(b.SetDose(ctx, b.who, b.v.ID, b.v.Version, dosage.PlaceInput{Remedy: "iron-bait", Area: "3 m2"}))
 			require.Len(t, b.v.Doses, 1)

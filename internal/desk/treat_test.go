@@ -218,43 +218,6 @@ func TestSentBackTakesWhatAnsweredItAlong(t *testing.T) {
 	assert.Equal(t, "bench", string(b.v.Stage))
 }
 
-func TestTwoInOneTank(t *testing.T) {
-	base := herbarium.Embedded()
-	blend := func(in dosage.MixInput) (dosage.Mixed, error) {
-		in.Volume = "1 L"
-		return dosage.Blend(base, remedy.House{}, in)
-	}
-	for _, c := range []struct {
-		a, b  string
-		ok    bool
-		both  bool
-		words string
-	}{
-		{"summer-oil", "sulfur", false, true, "never go into one tank"},
-		{"copper", "neem-oil", false, true, "never go into one tank"},
-		{"soap", "lime-sulfur", false, true, "never go into one tank"},
-		{"beauveria", "copper", false, true, "never go into one tank"},
-		{"soap", "summer-oil", false, false, "only if both labels say so"},
-		{"soap", "summer-oil", true, true, ""},
-		{"azadirachtin", "btk", false, false, "nothing here says that the two go together"},
-		{"soap", "soap", false, true, "stands twice"},
-	} {
-		m, err := blend(dosage.MixInput{Remedy: c.a, With: []dosage.Beside{{Remedy: c.b}}, BothLabels: c.both})
-		if !c.ok {
-			require.Error(t, err, c)
-			assert.Contains(t, err.Error(), c.words)
-			continue
-		}
-		require.NoError(t, err)
-		assert.Len(t, m.Plan.Tanks[0].Doses, 2)
-		last := m.Plan.Tanks[0].Doses[1].Form
-		assert.Equal(t, "soap", last, "soap goes in last")
-	}
-	neem, err := blend(dosage.MixInput{Remedy: "neem-oil"})
-	require.NoError(t, err)
-	assert.Equal(t, []string{"Emulsifier", "Neem oil"}, []string{neem.Plan.Tanks[0].Doses[0].Name, neem.Plan.Tanks[0].Doses[1].Name}, "the emulsifier comes by itself, and first")
-}
-
 func TestTheStrengthOnTheBottle(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
@@ -269,14 +232,6 @@ func TestTheStrengthOnTheBottle(t *testing.T) {
 		_, err := b.Blend(ctx, bad)
 		assert.True(t, fault.Is(err), "%+v", bad)
 	}
-}
-
-func TestLawStopsTheMixingShelfToo(t *testing.T) {
-	_, err := dosage.Blend(herbarium.Embedded(), remedy.House{Law: map[string]remedy.Law{"pyrethrins": {Status: "banned"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
-	assert.ErrorContains(t, err, "local law")
-	m, err := dosage.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
-	require.NoError(t, err)
-	assert.Contains(t, strings.Join(m.Mind, " "), "does not recommend")
 }
 
 func TestAmountsForABedReachThePage(t *testing.T) {

@@ -8,8 +8,8 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 	"botanik/core/remedy"
 	"botanik/core/weather"
 	"botanik/internal/casefile"
@@ -37,7 +37,7 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	}
 	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(m.Today.Month()), m.South())
 	if a := c.Doc.Now().Act; a != nil {
-		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Press, a.Drought, a.BadYear, a.LowCa
+		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Pressure, a.Drought, a.BadYear, a.CalciumLow
 		if a.Dormant != nil {
 			sit.Dormant = *a.Dormant
 		}
@@ -132,7 +132,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 		for _, r := range ids {
 			names = append(names, s.Base.Remedy(r).Name)
 		}
-		c.Treat(casefile.Treatment{Remedies: ids, Note: plain.Text(note), By: who.Name})
+		c.Treat(casefile.Treatment{Remedies: ids, Note: humanise.Text(note), By: who.Name})
 		return strings.Join(names, ", "), nil
 	})
 }

@@ -7,8 +7,8 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/people"
@@ -25,7 +25,7 @@ type VerdictInput struct {
 // SetVerdict settles the verdict or leaves it open. A trainee's waits for an
 // advisor; one that replaces another keeps the reason for the change.
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
-	in.Note = plain.Text(in.Note)
+	in.Note = humanise.Text(in.Note)
 	return s.change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
 		if err := s.checkVerdict(c, in); err != nil {
 			return "", err
@@ -96,7 +96,7 @@ func (s *Service) Review(ctx context.Context, who Person, id string, from int, a
 	if who.Role == people.Trainee {
 		return View{}, ErrForbidden
 	}
-	note = plain.Text(note)
+	note = humanise.Text(note)
 	return s.change(ctx, who, id, from, "review", func(_ house.Moment, c *Case) (string, error) {
 		if c.Verdict == nil || !c.Verdict.NeedsReview {
 			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")

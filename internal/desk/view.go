@@ -109,7 +109,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 // rank is what the looks say, by what is known before looking: the plant, the
 // season and place, and what this desk itself settled lately.
 func (s *Service) rank(ctx context.Context, m house.Moment, c *Case) (differential.Ranking, error) {
-	set := differential.Setting{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
+	set := differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
 	var err error
 	if set.Desk, err = s.prior(ctx, m.Today); err != nil {
 		return differential.Ranking{}, err

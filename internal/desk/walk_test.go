@@ -94,7 +94,7 @@ func (w *walk) step() (string, desk.View, error) {
 		v, err := b.SetVerdict(ctx, who, id, at, w.verdict())
 		return one("settles", v, err)
 	case 5:
-		v, err := b.SetAct(ctx, who, id, at, desk.ActInput{Counts: rapid.SliceOfN(rapid.IntRange(0, 40), 0, 6).Draw(w.T, "counts"), Choice: w.id([]string{"act", "wait", "pull"}, "choice"), Press: w.id([]string{"light", "moderate", "heavy", "heavy"}, "pressure")})
+		v, err := b.SetAct(ctx, who, id, at, desk.ActInput{Counts: rapid.SliceOfN(rapid.IntRange(0, 40), 0, 6).Draw(w.T, "counts"), Choice: w.id([]string{"act", "wait", "pull"}, "choice"), Pressure: w.id([]string{"light", "moderate", "heavy", "heavy"}, "pressure")})
 		return one("weighs", v, err)
 	case 6, 7:
 		v, err := b.SetTreatment(ctx, who, id, at, w.remedies(), "")
@@ -230,7 +230,7 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 				continue
 			}
 			if after.Version == before.Version {
-				require.Equal(t, before, after, did)
+				require.JSONEq(t, asJSON(t, before), asJSON(t, after), did)
 				continue // the same answer once more
 			}
 			require.Equal(t, before.Version+1, after.Version, did)
@@ -262,4 +262,11 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 		}
 	}
 	require.Empty(t, missing(), "no walk ever got this far: %s", fmt.Sprint(done))
+}
+
+// asJSON is v as the desk sends it: two views that read the same are the same.
+func asJSON(t require.TestingT, v any) string {
+	b, err := json.Marshal(v)
+	require.NoError(t, err)
+	return string(b)
 }

@@ -10,8 +10,8 @@ import (
 	"botanik/core/civil"
 	"botanik/core/dosage"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
-	"botanik/core/plain"
 	"botanik/core/remedy"
 	"botanik/core/weather"
 	"botanik/internal/people"
@@ -86,11 +86,11 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 		{"authority", &id.Authority, "write whom to call about a regulated suspect; it stands on the grower's page"},
 		{"lab", &id.Lab, "write where undetermined samples go; it stands on the grower's page"},
 	} {
-		if *f.text = plain.Line(*f.text); *f.text == "" {
+		if *f.text = humanise.Line(*f.text); *f.text == "" {
 			l.Add(f.name, "is empty", f.mend)
 		}
 	}
-	id.Place = plain.Line(id.Place)
+	id.Place = humanise.Line(id.Place)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
 	}
@@ -156,11 +156,11 @@ func KnownSchools(b *knowledge.Base, answers map[string]string) map[string]strin
 
 func clean(h *remedy.House) {
 	for id, p := range h.Policy {
-		p.Why = plain.Line(p.Why)
+		p.Why = humanise.Line(p.Why)
 		h.Policy[id] = p
 	}
 	for id, w := range h.Law {
-		w.Reference = plain.Line(w.Reference)
+		w.Reference = humanise.Line(w.Reference)
 		h.Law[id] = w
 	}
 }

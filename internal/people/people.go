@@ -11,7 +11,7 @@ import (
 	"unicode/utf8"
 
 	"botanik/core/fault"
-	"botanik/core/plain"
+	"botanik/core/humanise"
 	"botanik/internal/store"
 
 	"github.com/alexedwards/argon2id"
@@ -85,7 +85,7 @@ func check(l *fault.List, name, role, password *string) {
 		}
 	}
 	if name != nil {
-		*name = plain.Line(*name)
+		*name = humanise.Line(*name)
 		switch n := utf8.RuneCountInString(*name); {
 		case n == 0:
 			l.Add("name", "is empty", "give the name others know")

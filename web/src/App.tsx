@@ -85,7 +85,16 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
   const [find, setFind] = useState(false);
   const [help, setHelp] = useState(false);
   useKeys([
-    { key: 'n', does: 'check in', run: () => go('/?new=1') },
+    {
+      key: 'n',
+      does: 'check in',
+      run: () => {
+        // At the counter at once: who types on must not lose their first letters to a room being drawn.
+        const grower = document.querySelector<HTMLElement>('[name=grower]');
+        if (grower && pathname === '/') grower.focus();
+        else go('/?new=1');
+      },
+    },
     { key: '/', does: 'find', run: () => setFind(true) },
     { key: '?', does: 'keys', run: () => setHelp(true) },
     ...rooms.flatMap((r) => [

@@ -7,6 +7,7 @@ import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Tag, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
+import { Trouble } from './bits';
 import { KeyTable, setSingleKeys, singleKeys } from './keys';
 
 type Hit = { key: string; name: string; note: string; to: string };
@@ -60,7 +61,8 @@ export function Find({ onClose }: { onClose: () => void }) {
             if (e.key === 'Enter') open(hits[at]);
           }}
         />
-        {words && hits.length === 0 && !cases.isFetching && (
+        <Trouble of={cases.error} />
+        {words && hits.length === 0 && !cases.isFetching && !cases.error && (
           <p className="quiet">Nothing by that name. Try a number, a grower, a plant or a pest.</p>
         )}
         <div role="listbox" aria-label="Found">

@@ -1,16 +1,16 @@
-package plain_test
+package humanise_test
 
 import (
 	"testing"
 
-	"botanik/core/plain"
+	"botanik/core/humanise"
 
 	"github.com/stretchr/testify/assert"
 )
 
 func TestFiguresAsAPersonSaysThem(t *testing.T) {
 	for n, want := range map[int][2]string{0: {"0 days", "0 times"}, 1: {"a day", "once"}, 2: {"2 days", "twice"}, 30: {"30 days", "30 times"}} {
-		assert.Equal(t, want, [2]string{plain.Days(n), plain.Times(n)})
+		assert.Equal(t, want, [2]string{humanise.Days(n), humanise.Times(n)})
 	}
 }
 
@@ -19,8 +19,8 @@ func TestWhatCannotBeSeenIsNotKept(t *testing.T) {
 		"  Ilse Marrow ": "Ilse Marrow", "Il\u0000se": "Ilse", "Ilse\u202eworraM": "IlseworraM", "\u200b": "", "\u3164": "", "\a": "",
 		"\u200b\u200d \u2800": "", "a\nb": "a b", "Zoë ĳ 学 🌱 (2)": "Zoë ĳ 学 🌱 (2)", "\u0645\u06cc\u200c\u0631\u0648\u0645": "\u0645\u06cc\u200c\u0631\u0648\u0645", "\ufeffrose": "rose",
 	} {
-		assert.Equal(t, want, plain.Line(in), "%q", in)
+		assert.Equal(t, want, humanise.Line(in), "%q", in)
 	}
-	assert.Equal(t, "a\nb", plain.Text("a\r\nb\u0007"))
-	assert.Empty(t, plain.Text("\n\t\n"))
+	assert.Equal(t, "a\nb", humanise.Text("a\r\nb\u0007"))
+	assert.Empty(t, humanise.Text("\n\t\n"))
 }

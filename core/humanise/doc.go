@@ -1,6 +1,6 @@
-// Package plain says figures as a person would. It knows words and nothing of
+// Package humanise says figures as a person would. It knows words and nothing of
 // plants; every other package of core may use it.
-package plain
+package humanise
 
 import "fmt"
 

@@ -1,0 +1,113 @@
+package weather_test
+
+import (
+	"errors"
+	"testing"
+	"time"
+
+	"botanik/core/civil"
+	"botanik/core/weather"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// sky is a station written by hand: the hours it is given, or its trouble.
+type sky struct {
+	hours []weather.Hour
+	err   error
+}
+
+func (s sky) Kind() string { return "written by hand" }
+
+func (s sky) Hours(_ weather.Place, from, to time.Time) ([]weather.Hour, error) {
+	out := []weather.Hour{}
+	for _, h := range s.hours {
+		if !h.At.Before(from) && h.At.Before(to) {
+			out = append(out, h)
+		}
+	}
+	return out, s.err
+}
+
+func day(t *testing.T, s string) civil.Day {
+	d, err := civil.Parse(s)
+	require.NoError(t, err)
+	return d
+}
+
+// hourly is weather of n hours from a moment, as f tells it for the hour of the clock.
+func hourly(from time.Time, n int, f func(hour int) weather.Hour) sky {
+	var s sky
+	for i := range n {
+		at := from.Add(time.Duration(i) * time.Hour)
+		h := f(at.Hour())
+		h.At = at
+		s.hours = append(s.hours, h)
+	}
+	return s
+}
+
+func TestADayOfWeather(t *testing.T) {
+	zone := time.FixedZone("two east", 2*3600)
+	d := day(t, "2026-05-10")
+	s := hourly(d.Midnight(zone).Add(-24*time.Hour), 72, func(hour int) weather.Hour {
+		return weather.Hour{TempC: float64(hour), WindMs: 3, RainMm: .1}
+	})
+	got, err := weather.DayOf(s, weather.Place{}, d, zone)
+	require.NoError(t, err)
+	assert.True(t, got.Known)
+	assert.Equal(t, 0.0, got.MinC, "midnight of the desk's clock, not of another")
+	assert.Equal(t, 23.0, got.MaxC)
+	assert.InDelta(t, 19, got.EveningC, 1e-9, "18, 19 and 20 o'clock")
+	assert.InDelta(t, 2.4, got.RainMm, 1e-9)
+	assert.InDelta(t, 3, got.WindMs, 1e-9)
+	assert.Equal(t, "0 to 23 °C, 2.4 mm of rain, wind 3 m/s", got.Text())
+
+	mean, err := weather.Mean(s, weather.Place{}, d, 1, zone)
+	require.NoError(t, err)
+	assert.InDelta(t, 11.5, mean, 1e-9)
+}
+
+func TestADayNobodyKnows(t *testing.T) {
+	d := day(t, "2026-05-10")
+	got, err := weather.DayOf(sky{}, weather.Place{}, d, time.UTC)
+	require.NoError(t, err)
+	assert.False(t, got.Known)
+	assert.Equal(t, "not known", got.Text())
+	assert.False(t, got.GoodEvening(), "nobody is sent spraying into weather nobody knows")
+	_, err = weather.Mean(sky{}, weather.Place{}, d, 3, time.UTC)
+	require.ErrorContains(t, err, "2026-05-10")
+
+	broken := errors.New("the station is silent")
+	_, err = weather.DayOf(sky{err: broken}, weather.Place{}, d, time.UTC)
+	require.ErrorIs(t, err, broken)
+	_, err = weather.Mean(sky{err: broken}, weather.Place{}, d, 1, time.UTC)
+	require.ErrorIs(t, err, broken)
+}
+
+func TestOnlyTheMorningIsKnown(t *testing.T) {
+	d := day(t, "2026-05-10")
+	s := hourly(d.Midnight(time.UTC), 12, func(hour int) weather.Hour { return weather.Hour{TempC: float64(hour)} })
+	got, err := weather.DayOf(s, weather.Place{}, d, time.UTC)
+	require.NoError(t, err)
+	assert.InDelta(t, 5.5, got.EveningC, 1e-9, "the middle of the day stands in for an evening not told")
+}
+
+func TestAGoodEvening(t *testing.T) {
+	good := weather.Day{Known: true, EveningC: 15, WindMs: 2}
+	for name, c := range map[string]struct {
+		change func(*weather.Day)
+		want   bool
+	}{
+		"mild, dry, light air": {func(*weather.Day) {}, true},
+		"too cold":             {func(d *weather.Day) { d.EveningC = 5.9 }, false},
+		"too hot":              {func(d *weather.Day) { d.EveningC = 28.1 }, false},
+		"a wet day":            {func(d *weather.Day) { d.RainMm = .1 }, false},
+		"windy":                {func(d *weather.Day) { d.WindMs = 4.1 }, false},
+	} {
+		d := good
+		c.change(&d)
+		assert.Equal(t, c.want, d.GoodEvening(), name)
+	}
+}
