@@ -77,7 +77,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}
 		c.HouseSeen = &m.Version
-		c.Doc.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
+		c.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
 		switch in.Choice {
 		case "wait":
 			c.Treat(casefile.Treatment{Remedies: []string{remedy.LeaveIt}, By: who.Name})

@@ -118,7 +118,7 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	}
 	if c.Page != nil {
 		r.Token = c.Page.Token
-	} else if h := c.Doc.Now().Handover; h != nil {
+	} else if h := c.Now().Handover; h != nil {
 		r.Token = h.Token
 	}
 	if c.Closing != nil {

@@ -20,7 +20,7 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	if c.Doc.Now().Handover != nil && c.Page != nil {
+	if c.Now().Handover != nil && c.Page != nil {
 		return c.Page.Sheet, nil
 	}
 	m, err := s.House.Moment(ctx)
@@ -52,7 +52,7 @@ func (s *Service) SheetByToken(ctx context.Context, token string) (casefile.Shee
 		return s.sheet(m, &c)
 	}
 	out := c.Page.Sheet
-	if c.Doc.Now().Handover == nil && c.Closing == nil {
+	if c.Now().Handover == nil && c.Closing == nil {
 		out.Again = handout.LookingAgain
 	}
 	return out, nil
@@ -74,7 +74,7 @@ func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 // changed since.
 func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
 	return s.change(ctx, who, id, from, "handover", func(m house.Moment, c *Case) (string, error) {
-		f, r := s.facts(&c.Doc), c.Doc.Now()
+		f, r := s.facts(&c.Doc), c.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
 		}
@@ -110,7 +110,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 // given lists what this round puts on the plant, for the waits of the next.
 func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
-	r := c.Doc.Now()
+	r := c.Now()
 	for _, id := range r.Treatment.Remedies {
 		k := s.Base.Remedy(id)
 		if k == nil || k.Kind == "culture" || k.Rung == 0 {
@@ -142,7 +142,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
 	return s.change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
-		r := c.Doc.Now()
+		r := c.Now()
 		if r.Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
 		}
@@ -177,7 +177,7 @@ func (s *Service) borne(c *Case, after float64) bool {
 }
 
 func (s *Service) canBeOutgrown(c *Case) bool {
-	t := c.Doc.Now().Treatment
+	t := c.Now().Treatment
 	return t != nil && slices.ContainsFunc(t.Remedies, func(id string) bool {
 		r := s.Base.Remedy(id)
 		return r != nil && r.Outgrown()
@@ -189,7 +189,7 @@ func (s *Service) canBeOutgrown(c *Case) bool {
 // what was seen.
 func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
 	return s.change(ctx, who, id, from, "round", func(_ house.Moment, c *Case) (string, error) {
-		if c.Doc.Now().Handover == nil || c.Closing != nil {
+		if c.Now().Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
 		}
 		section, ok := casework.Reopens[move]
@@ -211,7 +211,7 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, ou
 		if c.Closing != nil {
 			return "", fault.New("", "the case is already closed", "open it again to go on")
 		}
-		if c.Doc.Now().Handover == nil && outcome != "lost" && outcome != "unknown" {
+		if c.Now().Handover == nil && outcome != "lost" && outcome != "unknown" {
 			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
 		}
 		c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: outcome, Note: humanise.Text(note)}

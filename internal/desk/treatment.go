@@ -36,7 +36,7 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 		}
 	}
 	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(m.Today.Month()), m.South())
-	if a := c.Doc.Now().Act; a != nil {
+	if a := c.Now().Act; a != nil {
 		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Pressure, a.Drought, a.BadYear, a.CalciumLow
 		if a.Dormant != nil {
 			sit.Dormant = *a.Dormant
@@ -188,7 +188,7 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 			c.Schools = nil
 		}
 		if school == remedy.Rhythm {
-			c.Doc.Now().Days = nil
+			c.Now().Days = nil
 		}
 		return text, nil
 	})

@@ -30,7 +30,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if err := s.checkVerdict(c, in); err != nil {
 			return "", err
 		}
-		if c.Doc.Now().Handover != nil && who.Role == people.Trainee {
+		if c.Now().Handover != nil && who.Role == people.Trainee {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
 		rank, err := s.rank(ctx, m, c)
@@ -45,7 +45,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		}
 		again := ""
 		if c.Verdict != nil && c.Verdict.Cause != in.Cause {
-			if c.Doc.Now().Handover != nil {
+			if c.Now().Handover != nil {
 				again = "; the grower's page is to be handed over anew"
 			}
 			c.Clear(casework.SecVerdict, false)

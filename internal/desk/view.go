@@ -85,7 +85,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 	if err != nil {
 		return View{}, err
 	}
-	f, r := s.facts(&c.Doc), c.Doc.Now()
+	f, r := s.facts(&c.Doc), c.Now()
 	v := View{
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
