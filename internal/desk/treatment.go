@@ -30,7 +30,7 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	}
 	temp := remedy.Warmth(in.Place, air.EveningC)
 	sit.TempC = &temp
-	for _, t := range append(slices.Clone(in.Treated), c.Doc.Given()...) {
+	for _, t := range append(slices.Clone(in.Treated), c.Given()...) {
 		for _, id := range t.Meant() {
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}

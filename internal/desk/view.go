@@ -89,7 +89,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 	v := View{
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
-		Page: c.Page, FollowUps: c.Doc.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Doc.Given(), Closing: c.Closing, Schools: c.Schools,
+		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
 		Reading: rank, Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
 	}
 	if v.Doses == nil {
