@@ -400,6 +400,8 @@ func TestSoakDoesNotTire(t *testing.T) {
 	}
 	t.Logf("requests a second in each 20 s: %.0f; %d wrong; %d MB", rates, wrong.Load(), d.peak())
 	assert.Zero(t, wrong.Load())
-	assert.Greater(t, rates[parts-1], .75*rates[1], "it tires as cases grow")
+	// A shared machine alone moved the rate by a quarter between two runs; a desk
+	// that looked through its cases lost three fifths in a seventh of the cases.
+	assert.Greater(t, rates[parts-1], .6*rates[1], "it tires as cases grow")
 	assert.Less(t, d.peak(), 300)
 }
