@@ -58,7 +58,8 @@ type SamePlan struct {
 // Ranking is the whole answer.
 type Ranking struct {
 	Verdict    string      `json:"verdict"`
-	Why        []string    `json:"why"` // why that word, in plain sentences
+	Other      string      `json:"other"` // the word to begin with for a cause an advisor prefers to the leader
+	Why        []string    `json:"why"`   // why that word, in plain sentences
 	Candidates []Candidate `json:"candidates"`
 	Leader     string      `json:"leader"`
 	Rival      string      `json:"rival"`     // strongest treated differently
@@ -126,7 +127,7 @@ func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 	idx := order(post)
 	r := Ranking{Looked: len(got), Pairs: []Pair{}, Alarms: []string{}, Why: []string{}, Tilt: []Weight{}}
 	if len(idx) == 0 {
-		r.Verdict = Open
+		r.Verdict, r.Other = Open, Open
 		return r
 	}
 	lead := idx[0]
@@ -158,6 +159,9 @@ func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 		r.Pairs = e.pairs(prior, idx, got)
 	}
 	e.verdict(&r, lead, post, got)
+	if r.Other = Open; r.NoneFits {
+		r.Other = Undetermined
+	}
 	e.alarms(&r, idx, post)
 	r.Next = e.nextLooks(post, got, 6)
 	e.stop(&r)

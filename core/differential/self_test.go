@@ -222,6 +222,7 @@ func TestNoneFits(t *testing.T) {
 				rk = e.Rank(d.setting, looks)
 			}
 			n++
+			assert.Equal(t, map[bool]string{true: differential.Undetermined, false: differential.Open}[rk.NoneFits], rk.Other, "another cause has to be argued for")
 			if rk.NoneFits || b.Cause(rk.Leader).Group == c.Group {
 				good++
 			} else {

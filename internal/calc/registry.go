@@ -155,10 +155,10 @@ type intervalOut struct {
 }
 
 type nextMoveIn struct {
-	Word  string `json:"word" enum:"better,no change,worse,cannot tell"`
-	Borne bool   `json:"borne,omitempty" doc:"what is left can be borne"`
-	Round int    `json:"round"`
-	Nerve bool   `json:"nerve,omitempty" doc:"the remedy has a resistance group"`
+	Word     string `json:"word" enum:"better,no change,worse,cannot tell"`
+	Borne    bool   `json:"borne,omitempty" doc:"what is left can be borne"`
+	Round    int    `json:"round"`
+	Outgrown bool   `json:"outgrown,omitempty" doc:"the remedy has a resistance group"`
 }
 
 type askOnIn struct {
@@ -244,8 +244,8 @@ func init() {
 		v, err := casework.Abbott(in.TreatedAfter, in.CheckAfter)
 		return shareOut{v}, err
 	})
-	add("next-move", "what to do after a result", `{"word":"no change","round":1,"nerve":true}`, func(_ *knowledge.Base, in nextMoveIn) (casework.NextMove, error) {
-		return casework.NextAfter(in.Word, in.Borne, in.Round, in.Nerve), nil
+	add("next-move", "what to do after a result", `{"word":"no change","round":1,"outgrown":true}`, func(_ *knowledge.Base, in nextMoveIn) (casework.NextMove, error) {
+		return casework.NextAfter(in.Word, in.Borne, in.Round, in.Outgrown), nil
 	})
 	add("ask-on", "the day to ask how it went", `{"handed":"2026-07-04","days":["2026-07-04","2026-07-11"],"effectDays":7}`, func(_ *knowledge.Base, in askOnIn) (dayOut, error) {
 		var l fault.List

@@ -19,7 +19,7 @@ const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
 
-export type Shade = 'light' | 'dark';
+type Shade = 'light' | 'dark';
 
 function useShade(): [Shade, () => void] {
   const [shade, setShade] = useState<Shade>(() => {

@@ -30,11 +30,7 @@ export function VerdictStep({ view }: { view: View }) {
   const v = view.verdict;
   const [cause, setCause] = useState(v?.cause ?? (r.looked ? r.leader : ''));
   const lab = (id: string) => kb?.causes.find((c) => c.id === id);
-  const suggest = (id: string) => {
-    if (!id || r.noneFits) return 'undetermined';
-    if (id === r.leader && r.verdict !== 'undetermined') return r.verdict;
-    return 'open';
-  };
+  const suggest = (id: string) => (id ? (id === r.leader ? r.verdict : r.other) : 'undetermined');
   const [degree, setDegree] = useState<string>(v?.degree ?? suggest(cause));
   const [{ note }, type, typed] = useTyped(`verdict.${view.id}`, { note: '' });
   const trainee = session.data?.person.role === 'trainee';

@@ -35,7 +35,7 @@ const reading = {
   verdict: 'open',
   candidates: [],
   alarms: [],
-  groups: [],
+  other: 'open',
   why: [],
   tilt: [],
   tiltTotal: 0,

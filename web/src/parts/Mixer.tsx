@@ -44,7 +44,7 @@ export const emptyMix: MixForm = {
 };
 
 const volumes = ['mL', 'L', 'US fl oz', 'US quart', 'US gal', 'Imperial pint', 'Imperial gal'];
-export const spoonWorlds = [
+const spoonWorlds = [
   { id: 'metric', name: '5 and 15 mL' },
   { id: 'au', name: '5 and 20 mL' },
   { id: 'us', name: 'US spoons' },

@@ -25,7 +25,7 @@ const kin = (k: string) => {
 };
 
 /** Months in words: a run as its ends, the whole year left out. */
-export const monthsText = (m?: number[]): string => {
+const monthsText = (m?: number[]): string => {
   if (!m || m.length === 0 || m.length === 12) return 'all year';
   const runs: [number, number][] = [];
   const sorted = [...m].sort((a, b) => a - b);

@@ -23,7 +23,7 @@ type Props = {
 export type Spot = { x: number; y: number };
 
 /** What kind of place a point of the drawing is: on the leaf its margin, veins or axil; on the plant, another part. */
-export function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
+function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
   if (part === 'plant')
     return p.y > 232 ? 'pot' : p.y > 214 ? 'root' : p.y < 96 ? 'shoot' : Math.abs(p.x - 100) < 9 ? 'stem' : 'leaf';
   if (part !== 'leaf') return '';

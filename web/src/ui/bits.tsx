@@ -41,7 +41,7 @@ export function Chips({
   );
 }
 
-export const statusClass = (s: string) => ({ go: 'go', care: 'care', 'not now': 'wait', no: 'no' })[s] ?? 'no';
+const statusClass = (s: string) => ({ go: 'go', care: 'care', 'not now': 'wait', no: 'no' })[s] ?? 'no';
 
 /** Go a filled disc, care a triangle, not now an hourglass, no a crossed ring: never by colour alone. */
 export function StatusMark({ status, children }: { status: string; children?: ReactNode }) {

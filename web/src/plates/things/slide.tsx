@@ -141,5 +141,5 @@ export function Slide({ form: f, width = 320 }: { form: SlideForm; width?: numbe
   );
 }
 
-export const slideText = (f: SlideForm) =>
+const slideText = (f: SlideForm) =>
   `Hind end on a slide: ${['', 'one pair of good lobes, the rest points', 'two pairs of good lobes', 'three pairs of good lobes'][f.lobes]}; ${f.pores ? 'pores in clusters' : 'no pore clusters'}; opening ${f.opening_um}, lobe ${f.lobe_um}, gap ${f.gap_um} micrometres`;
