@@ -43,18 +43,16 @@ export function OwnPassword() {
         keep.mutate();
       }}
     >
-      <div className="row mid">
-        <h2>Your account</h2>
-        <span className="wrap">
-          {!open && (
-            <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
-              Change your password
-            </Button>
-          )}
-          <Button size="small" onClick={() => everywhere.mutate()}>
-            Sign out on every machine
+      <h2>Your account</h2>
+      <div className="wrap">
+        {!open && (
+          <Button size="small" variant="outlined" onClick={() => setOpen(true)}>
+            Change your password
           </Button>
-        </span>
+        )}
+        <Button size="small" onClick={() => everywhere.mutate()}>
+          Sign out on every machine
+        </Button>
       </div>
       {open && (
         <>

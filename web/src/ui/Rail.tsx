@@ -48,7 +48,7 @@ export function Rail({ shade, flip, onFind, onHelp }: Props) {
           Find
         </span>
       </button>
-      <button type="button" className="plain peg" onClick={onHelp}>
+      <button type="button" className="plain peg keyboard" onClick={onHelp}>
         <span>
           <svg viewBox="0 0 26 26" aria-hidden="true">
             <path d="M3 8h20v11H3zM7 12h1M12 12h1M17 12h1M9 16h8" />

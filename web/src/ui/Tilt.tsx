@@ -43,7 +43,12 @@ export function Tilt({ reading, names }: Props) {
     ? `The tilt: ${Math.abs(total).toFixed(0)} decibans towards ${total >= 0 ? left : right}. ${heavy.map((w) => `${w.said}: ${w.decibans.toFixed(1)}`).join('; ')}`
     : 'The tilt: nothing weighed yet';
   return (
-    <svg viewBox="0 0 330 168" role="img" aria-label={said} style={{ width: '100%', display: 'block' }}>
+    <svg
+      viewBox="6 0 318 168"
+      role="img"
+      aria-label={said}
+      style={{ width: '100%', display: 'block', padding: '0 16px', boxSizing: 'border-box' }}
+    >
       <path
         d="M165 92 L150 144 H180 Z"
         fill="var(--chip)"
