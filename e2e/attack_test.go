@@ -8,7 +8,6 @@ import (
 	"fmt"
 	"hash/crc32"
 	"image"
-
 	"image/jpeg"
 	"io"
 	"net"

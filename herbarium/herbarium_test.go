@@ -3,6 +3,8 @@ package herbarium
 import (
 	"os"
 	"path/filepath"
+	"slices"
+	"strings"
 	"testing"
 
 	"botanik/core/knowledge"
@@ -68,4 +70,30 @@ func FuzzRead(f *testing.F) {
 			knowledge.Check(knowledge.New(e.Entries))
 		}
 	})
+}
+
+// A house may change every entry; what a rule turns on it may not lose.
+func TestWhatARuleSpeaksOfIsThere(t *testing.T) {
+	full := Embedded()
+	without := func(drop func(*knowledge.Remedy) bool) []knowledge.Problem {
+		rest := []*knowledge.Remedy{}
+		for _, r := range full.Remedies {
+			if !drop(r) {
+				rest = append(rest, r)
+			}
+		}
+		return knowledge.Check(knowledge.New(knowledge.Entries{Remedies: rest}))
+	}
+	named := func(list []knowledge.Problem, entry string) bool {
+		return slices.ContainsFunc(list, func(p knowledge.Problem) bool {
+			return strings.Contains(p.String(), entry) && strings.Contains(p.String(), "rules speak of")
+		})
+	}
+	for _, id := range []string{"leave", "inspect", "pull-bag", "resistant", "hose-off", "wipe"} {
+		assert.True(t, named(without(func(r *knowledge.Remedy) bool { return r.ID == id }), id), id)
+	}
+	for _, class := range knowledge.RemedyClasses {
+		assert.True(t, named(without(func(r *knowledge.Remedy) bool { return r.Is(class) }), class), class)
+	}
+	assert.False(t, named(without(func(*knowledge.Remedy) bool { return false }), ""), "with all of them nothing is missed")
 }

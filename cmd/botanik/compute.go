@@ -1,7 +1,6 @@
 package main
 
 import (
-	"botanik/internal/house"
 	"context"
 	"errors"
 	"fmt"
@@ -14,6 +13,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/internal/calc"
+	"botanik/internal/house"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"

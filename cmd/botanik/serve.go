@@ -1,7 +1,6 @@
 package main
 
 import (
-	"botanik/internal/simulated"
 	"context"
 	"errors"
 	"fmt"
@@ -21,6 +20,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
+	"botanik/internal/simulated"
 	"botanik/internal/store"
 	"botanik/web"
 

@@ -23,11 +23,28 @@ const (
 // RemedyClasses are all there are.
 var RemedyClasses = []string{ClassOil, ClassSulfur, ClassCopper, ClassPoison, ClassAlcohol, ClassSoapNext, ClassDetergent, ClassCalcium, ClassReleased, ClassWinged, ClassGlass, ClassWinter, ClassLime}
 
+// Entries that a rule speaks of by themselves: each is one thing to do and not a
+// class of them, so its id is its name (docs/decisions/0015). kb check misses any
+// that has gone.
+const (
+	LeaveIt     = "leave"
+	KeepApart   = "inspect"
+	PullIt      = "pull-bag"
+	OtherSort   = "resistant" // another sort next time: no cure for this one
+	HoseOff     = "hose-off"
+	Wipe        = "wipe"
+	PruneOut    = "prune-out"
+	StickyBand  = "sticky-band"
+	KeepHelpers = "keep-helpers"
+)
+
+var spokenOf = []string{LeaveIt, KeepApart, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
+
 // Is reports whether a remedy is of a class.
 func (r *Remedy) Is(class string) bool { return slices.Contains(r.Classes, class) }
 
-// classes holds that no remedy names a class nobody knows, and that none that a
-// rule speaks of has gone.
+// classes holds that no remedy names a class nobody knows, and that no class or
+// entry that a rule speaks of has gone.
 func (k *checker) classes() {
 	seen := map[string]bool{}
 	for _, r := range k.b.Remedies {
@@ -44,6 +61,12 @@ func (k *checker) classes() {
 		if !seen[c] {
 			k.at("remedies", "class", c)
 			k.say("no remedy is of this class, which rules speak of", "give it back to the remedies it was on")
+		}
+	}
+	for _, id := range spokenOf {
+		if k.b.Remedy(id) == nil {
+			k.at("remedies", "remedy", id)
+			k.say("is gone, and rules speak of it", "give the entry its id back")
 		}
 	}
 }

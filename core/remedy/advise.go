@@ -141,7 +141,7 @@ func offer(g *gateInput) Offer {
 	if o.Status == NotNow {
 		o.Until = until
 	}
-	o.Open = o.Status == Go || o.Status == Care || g.r.ID == LeaveIt || g.r.ID == PullIt && g.c.Regulated == ""
+	o.Open = o.Status == Go || o.Status == Care || g.r.ID == knowledge.LeaveIt || g.r.ID == knowledge.PullIt && g.c.Regulated == ""
 	slices.SortStableFunc(o.Reasons, func(a, b Reason) int { return cmp.Compare(severity[b.Status], severity[a.Status]) })
 	return o
 }

@@ -36,16 +36,16 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 		}
 		return strings.Join(n, " and ")
 	}
-	if c.Kind != "helper" && c.Kind != "harmless" && honeydew(c) && !has("sticky-band") && has("keep-helpers") {
+	if c.Kind != "helper" && c.Kind != "harmless" && honeydew(c) && !has(knowledge.StickyBand) && has(knowledge.KeepHelpers) {
 		say("Stop ants climbing: they guard it from its enemies.")
 	}
-	if has("prune-out") && len(sprays)+len(releases) > 0 {
+	if has(knowledge.PruneOut) && len(sprays)+len(releases) > 0 {
 		say("Cut out the worst first: less is left to treat.")
 	}
-	if has("hose-off") && len(sprays) > 0 {
+	if has(knowledge.HoseOff) && len(sprays) > 0 {
 		say("Hose off in the morning, let it dry, then %s in the evening on what is left.", names(sprays))
 	}
-	if has("wipe") && len(sprays) > 0 && !has("hose-off") {
+	if has(knowledge.Wipe) && len(sprays) > 0 && !has(knowledge.HoseOff) {
 		say("Wipe first, then %s reaches what the cloth missed.", names(sprays))
 	}
 	if lt := b.LifeTable(c.LifeTable); lt != nil && len(soil) == 0 {

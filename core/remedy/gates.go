@@ -27,7 +27,7 @@ func say(gate string, st Status, format string, a ...any) []Reason {
 }
 
 func regulated(g *gateInput) []Reason {
-	if g.c.Regulated == "" || g.r.ID == KeepApart {
+	if g.c.Regulated == "" || g.r.ID == knowledge.KeepApart {
 		return nil
 	}
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)

@@ -74,7 +74,7 @@ func (x *choice) harmless() bool {
 		return false
 	}
 	x.say("%s does no harm: leaving it is the treatment.", x.c.Name)
-	return x.settle(0, LeaveIt)
+	return x.settle(0, knowledge.LeaveIt)
 }
 
 // bearable: light pressure that watching is fair for.
@@ -83,12 +83,12 @@ func (x *choice) bearable() bool {
 		x.say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
 		return false
 	}
-	o := x.a.find(LeaveIt)
+	o := x.a.find(knowledge.LeaveIt)
 	if x.s.Pressure != "light" || o == nil || worthOrder[o.Worth] < worthOrder["fair"] {
 		return false
 	}
 	x.say("Pressure is light and %s can be borne: watch it.", x.c.Name)
-	return x.settle(0, LeaveIt)
+	return x.settle(0, knowledge.LeaveIt)
 }
 
 // nothingBetter finds the mildest that is worth it, and leaves the plant alone
@@ -99,12 +99,12 @@ func (x *choice) nothingBetter() bool {
 		need = "fair"
 	}
 	x.chosen = mildest(x.a, func(o *Offer) bool { return !x.heavy || !slow(x.b.Remedy(o.Remedy)) }, need, "fair", "some")
-	x.pull = x.a.find(PullIt)
-	if o := x.a.find(LeaveIt); o == nil || x.eradicate || !leaves(o, x.chosen, x.pull, x.heavy) {
+	x.pull = x.a.find(knowledge.PullIt)
+	if o := x.a.find(knowledge.LeaveIt); o == nil || x.eradicate || !leaves(o, x.chosen, x.pull, x.heavy) {
 		return false
 	}
 	x.say("Nothing does more for it than leaving it alone.")
-	return x.settle(0, LeaveIt)
+	return x.settle(0, knowledge.LeaveIt)
 }
 
 func (x *choice) nothingFree() bool {
@@ -121,15 +121,15 @@ func (x *choice) pulled() bool {
 	case x.chosen == nil:
 		x.say("Nothing cures it: pull it, and plant something else there.")
 	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Worth] < 3:
-		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
+		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting knowledge.OtherSort is the mild way.")
 	default:
 		return false
 	}
 	x.chosen = x.pull
 	x.companions(x.chosen.Rung)
 	ids := []string{x.chosen.Remedy}
-	if x.a.find(another) != nil {
-		ids = append(ids, another)
+	if x.a.find(knowledge.OtherSort) != nil {
+		ids = append(ids, knowledge.OtherSort)
 	}
 	return x.settle(x.chosen.Rung, ids...)
 }
@@ -157,7 +157,7 @@ func (x *choice) treated() bool {
 	}
 	if x.heavy && x.c.Kind == "disease" && x.pullIsGood() && x.chosen != x.pull {
 		x.say("What is past saving is pulled, so that it does not feed the rest.")
-		ids = append(ids, PullIt)
+		ids = append(ids, knowledge.PullIt)
 	}
 	return x.settle(top, ids...)
 }
@@ -168,11 +168,11 @@ func (x *choice) companions(top int) {
 	hand, culture := x.chosen.Rung == 1, x.chosen.Rung == 2
 	for i := range x.a.Offers {
 		o := &x.a.Offers[i]
-		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) {
+		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) {
 			continue
 		}
 		switch {
-		case o.Remedy == KeepApart:
+		case o.Remedy == knowledge.KeepApart:
 			if worthOrder[o.Worth] < worthOrder["fair"] {
 				continue
 			}
@@ -186,14 +186,6 @@ func (x *choice) companions(top int) {
 		x.a.Pick = append(x.a.Pick, o.Remedy)
 	}
 }
-
-// Entries of the ladder that the choice itself turns on.
-const (
-	LeaveIt   = "leave"
-	KeepApart = "inspect"
-	PullIt    = "pull-bag"
-	another   = "resistant" // another sort next time: no cure for this one
-)
 
 func (o *Offer) usable() bool { return o.Meant && (o.Status == Go || o.Status == Care) }
 
@@ -227,7 +219,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{LeaveIt, PullIt, another}, o.Remedy) || o.Kind == "referred" || (o.Remedy == KeepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {
@@ -277,7 +269,7 @@ func describe(a *Advice, b *knowledge.Base, rung int, s Situation) {
 			o.Ladder = o.Reasons[0].Text
 		case s.Pressure == "heavy" && o.Rung == 3 && slow(b.Remedy(o.Remedy)) && rung > 0:
 			o.Ladder = "too slow alone at heavy pressure; bring it down first"
-		case o.Remedy == LeaveIt && rung > 0:
+		case o.Remedy == knowledge.LeaveIt && rung > 0:
 			o.Ladder = fmt.Sprintf("at %s pressure it would go on growing", pressure)
 		case o.Rung < rung:
 			o.Ladder = fmt.Sprintf("milder, but does too little alone at %s pressure", pressure)

@@ -1,7 +1,6 @@
 package demo_test
 
 import (
-	"botanik/internal/simulated"
 	"context"
 	"testing"
 	"time"
@@ -10,6 +9,7 @@ import (
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/people"
+	"botanik/internal/simulated"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"

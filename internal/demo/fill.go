@@ -1,9 +1,6 @@
 package demo
 
 import (
-	"botanik/core/dosage"
-	"botanik/internal/casefile"
-	"botanik/internal/house"
 	"context"
 	"fmt"
 	"strings"
@@ -12,8 +9,12 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/differential"
+	"botanik/core/dosage"
+	"botanik/core/knowledge"
 	"botanik/core/remedy"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	"botanik/internal/house"
 	"botanik/internal/people"
 )
 
@@ -167,7 +168,7 @@ func treat(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 		}
 	}
 	if len(use) == 0 {
-		use = []string{remedy.LeaveIt}
+		use = []string{knowledge.LeaveIt}
 	}
 	tick()
 	if v, err = d.SetTreatment(ctx, by, v.ID, v.Version, use, ""); err != nil {

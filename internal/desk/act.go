@@ -4,6 +4,7 @@ import (
 	"context"
 
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
 	"botanik/internal/casefile"
@@ -80,10 +81,10 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		c.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
 		switch in.Choice {
 		case "wait":
-			c.Treat(casefile.Treatment{Remedies: []string{remedy.LeaveIt}, By: who.Name})
+			c.Treat(casefile.Treatment{Remedies: []string{knowledge.LeaveIt}, By: who.Name})
 			return "wait and watch", nil
 		case "pull":
-			c.Treat(casefile.Treatment{Remedies: []string{remedy.PullIt}, By: who.Name})
+			c.Treat(casefile.Treatment{Remedies: []string{knowledge.PullIt}, By: who.Name})
 			return "pull it", nil
 		}
 		return "act, " + in.Pressure + " pressure", nil

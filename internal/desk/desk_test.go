@@ -1,18 +1,18 @@
 package desk_test
 
 import (
-	"botanik/core/dosage"
-	"botanik/internal/casefile"
-	"botanik/internal/simulated"
 	"context"
 	"testing"
 	"time"
 
 	"botanik/core/casework"
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/herbarium"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	"botanik/internal/simulated"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"

@@ -1,17 +1,17 @@
 package desk_test
 
 import (
-	"botanik/core/dosage"
-	"botanik/internal/casefile"
 	"context"
 	"errors"
 	"testing"
 	"time"
 
 	"botanik/core/casework"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/mix"
 	"botanik/core/remedy"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
 
 	"github.com/stretchr/testify/assert"

@@ -1,8 +1,6 @@
 package desk_test
 
 import (
-	"botanik/core/dosage"
-	"botanik/internal/casefile"
 	"context"
 	"slices"
 	"strings"
@@ -10,10 +8,12 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/mix"
 	"botanik/core/remedy"
 	"botanik/herbarium"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
 
 	"github.com/stretchr/testify/assert"

@@ -1,8 +1,6 @@
 package desk_test
 
 import (
-	"botanik/core/dosage"
-	"botanik/internal/casefile"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -12,9 +10,11 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/differential"
+	"botanik/core/dosage"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
 
 	"github.com/stretchr/testify/require"

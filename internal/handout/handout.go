@@ -65,7 +65,7 @@ func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number strin
 	w.named(k)
 	if k.Regulated != "" {
 		w.out.Refer = "Call: " + m.Authority + ". " + sentence(k.Regulated)
-		w.out.Steps = append(w.out.Steps, w.step(remedy.KeepApart))
+		w.out.Steps = append(w.out.Steps, w.step(knowledge.KeepApart))
 		return w.out
 	}
 	w.signs(k)
@@ -78,7 +78,7 @@ func (w *writer) unknown() {
 	w.out.Title = "Not yet known"
 	w.out.What = "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell."
 	w.out.Refer = "It goes to: " + w.m.Lab + "."
-	w.out.Steps = append(w.out.Steps, w.step(remedy.KeepApart))
+	w.out.Steps = append(w.out.Steps, w.step(knowledge.KeepApart))
 	w.out.MustNot = append(w.out.MustNot, "Spray nothing until you have heard from us.")
 }
 

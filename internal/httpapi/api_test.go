@@ -1,7 +1,6 @@
 package httpapi_test
 
 import (
-	"botanik/internal/simulated"
 	"bytes"
 	"context"
 	"encoding/json"
@@ -23,6 +22,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
+	"botanik/internal/simulated"
 	"botanik/internal/store"
 
 	"github.com/gofiber/fiber/v3"

@@ -1,11 +1,11 @@
 package httpapi
 
 import (
-	"botanik/internal/casefile"
 	"context"
 	"net/http"
 
 	"botanik/core/differential"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
 
 	"github.com/danielgtaylor/huma/v2"

@@ -1,8 +1,6 @@
 package httpapi
 
 import (
-	"botanik/internal/casefile"
-	"botanik/internal/house"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -17,7 +15,9 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/mix"
 	"botanik/core/remedy"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	"botanik/internal/house"
 	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"

@@ -1,7 +1,6 @@
 package httpapi
 
 import (
-	"botanik/internal/house"
 	"context"
 	"crypto/subtle"
 	"errors"
@@ -14,6 +13,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/internal/desk"
+	"botanik/internal/house"
 	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
