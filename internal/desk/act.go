@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 
+	"botanik/core/casework"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
@@ -78,6 +79,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}
 		c.HouseSeen = &m.Version
+		was := c.Now().Act
 		c.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
 		switch in.Choice {
 		case "wait":
@@ -86,6 +88,9 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		case "pull":
 			c.Treat(casefile.Treatment{Remedies: []string{knowledge.PullIt}, By: who.Name})
 			return "pull it", nil
+		}
+		if was != nil && was.Choice != "act" { // what waiting or pulling chose is no treatment
+			c.Clear(casework.SecRemedy, true)
 		}
 		return "act, " + in.Pressure + " pressure", nil
 	})

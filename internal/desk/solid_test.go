@@ -111,6 +111,22 @@ func TestNoDoseOutlivesItsRemedy(t *testing.T) {
 	}
 }
 
+// Whoever waits and then acts after all chooses a remedy: leaving it was none.
+func TestWaitingLeavesNoRemedyBehind(t *testing.T) {
+	ctx := context.Background()
+	for _, first := range []string{"wait", "pull"} {
+		b := open(t)
+		b.known(bean, "two-spotted-mite")
+		b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: first, Pressure: "light"}))
+		require.NotNil(t, b.v.Treatment)
+		b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Pressure: "heavy"}))
+		assert.Nil(t, b.v.Treatment, first)
+		b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+		b.keep(b.SetAct(ctx, b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Pressure: "moderate"}))
+		assert.NotNil(t, b.v.Treatment, "counting again takes nothing away")
+	}
+}
+
 // "Neem" may be the oil or what is pressed from it: until somebody says which,
 // the waits of both hold.
 func TestAWordThatCouldBeTwoRemediesKeepsTheWaitsOfBoth(t *testing.T) {
