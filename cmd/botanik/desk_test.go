@@ -134,7 +134,7 @@ func TestTheDemoStartsAnewAndKeepsTheOneBefore(t *testing.T) {
 	require.NoError(t, third.stop())
 	kept, err := filepath.Glob(filepath.Join(dir, store.FileName+".2*"))
 	require.NoError(t, err)
-	assert.NotEmpty(t, kept)
+	assert.NotEmpty(t, kept, third.said())
 }
 
 func TestRestoreAndASecondDeskBesideARunningOneAreRefused(t *testing.T) {

@@ -1,8 +1,10 @@
 package remedy
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"botanik/core/knowledge"
 )
@@ -121,7 +123,7 @@ func (x *choice) pulled() bool {
 	case x.chosen == nil:
 		x.say("Nothing cures it: pull it, and plant something else there.")
 	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Worth] < 3:
-		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting knowledge.OtherSort is the mild way.")
+		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
 	default:
 		return false
 	}
@@ -142,18 +144,26 @@ func (x *choice) pullIsGood() bool {
 // once beside it.
 func (x *choice) treated() bool {
 	top := x.chosen.Rung
+	var late *Offer // a helper that comes when the pest is down, where nothing quick is free
 	if x.heavy && x.chosen != x.pull && x.chosen.Rung < 3 {
-		if x.beside = faster(x.a, x.b, x.say); x.beside != nil {
-			top = x.beside.Rung
+		if x.beside = faster(x.a, x.b, x.say); x.beside == nil {
+			late = mildest(x.a, func(o *Offer) bool { return o.Rung == 3 }, "good", "fair")
 		}
+	}
+	if second := cmp.Or(x.beside, late); second != nil {
+		top = second.Rung
 	}
 	x.companions(top)
 	ids := []string{x.chosen.Remedy}
-	if x.beside == nil {
-		x.say("%s is the mildest that does enough here.", x.chosen.Name)
-	} else {
+	switch {
+	case late != nil:
+		x.say("Nothing that acts at once is free here: first %s, then %s.", strings.ToLower(x.chosen.Name), strings.ToLower(late.Name))
+		ids = append(ids, late.Remedy)
+	case x.beside != nil:
 		x.say("%s comes first; %s goes beside it, for at heavy pressure hand work alone falls behind.", x.chosen.Name, x.beside.Name)
 		ids = append(ids, x.beside.Remedy)
+	default:
+		x.say("%s is the mildest that does enough here.", x.chosen.Name)
 	}
 	if x.heavy && x.c.Kind == "disease" && x.pullIsGood() && x.chosen != x.pull {
 		x.say("What is past saving is pulled, so that it does not feed the rest.")

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"os"
 	"slices"
+	"strings"
 	"testing"
 
 	"botanik/core/civil"
@@ -315,4 +316,14 @@ func TestBenchLadder(t *testing.T) {
 		}
 	})
 	fmt.Printf("bench ladder of %d remedies against 1 ms: measured %.2f, goal 1\n", len(b.Remedies), float64(r.NsPerOp())/1e6)
+}
+
+// A soft fern takes no soap and no oil: with many mites on it what is left is
+// done in turn, and never less than at moderate pressure.
+func TestManyMitesOnAFernThatTakesNoSoap(t *testing.T) {
+	a, err := remedy.Advise(herbarium.Embedded(), "two-spotted-mite", remedy.Situation{Host: "maidenhair", Date: "2026-07-10", TempC: ptr(21.0), Place: "indoors", Pressure: "heavy"})
+	require.NoError(t, err)
+	assert.Subset(t, a.Pick, []string{"hose-off", "release-mites"})
+	assert.NotContains(t, a.Pick, "soap")
+	assert.Contains(t, strings.Join(a.Why, " "), "first hose it off, then release predatory mites")
 }

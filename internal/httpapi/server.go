@@ -286,6 +286,9 @@ func (s *Server) Serve(ctx context.Context, ln net.Listener) error {
 	case <-ctx.Done():
 	}
 	err := s.App.ShutdownWithTimeout(patience)
+	// A stop that comes before serving began finds nothing to shut down; without
+	// its listener the serving that begins then ends by itself.
+	_ = ln.Close()
 	if errors.Is(err, context.DeadlineExceeded) {
 		s.log.Warn("stopped with requests still running")
 		return nil

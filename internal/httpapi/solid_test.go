@@ -475,3 +475,22 @@ func TestHealthSaysWhatIsWrong(t *testing.T) {
 	a = c.call("GET", "/healthz", nil)
 	assert.Equal(t, 503, a.Status)
 }
+
+// A stop that comes before serving began still ends it: nothing waits for ever.
+func TestAStopBeforeTheFirstRequest(t *testing.T) {
+	for range 20 {
+		c := newDesk(t)
+		ln, err := new(net.ListenConfig).Listen(context.Background(), "tcp", "127.0.0.1:0")
+		require.NoError(t, err)
+		ctx, stop := context.WithCancel(context.Background())
+		stop()
+		ended := make(chan error, 1)
+		go func() { ended <- c.s.Serve(ctx, ln) }()
+		select {
+		case err := <-ended:
+			require.NoError(t, err)
+		case <-time.After(time.Minute):
+			t.Fatal("it serves on")
+		}
+	}
+}

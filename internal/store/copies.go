@@ -143,7 +143,7 @@ func keep(path string, now time.Time) (string, error) {
 		kept = fmt.Sprintf("%s.%s-%d", path, now.UTC().Format("20060102-150405"), n)
 	}
 	there := false
-	for _, end := range []string{"", "-wal", "-shm"} {
+	for _, end := range []string{"-wal", "-shm", ""} {
 		err := os.Rename(path+end, kept+end)
 		if err != nil && !errors.Is(err, fs.ErrNotExist) {
 			return "", err
