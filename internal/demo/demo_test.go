@@ -20,24 +20,30 @@ import (
 // every tray.
 func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 	ctx := context.Background()
+	moments := []time.Time{ // minutes before midnight, on one side of the clock's change or the other
+		time.Date(2026, 11, 25, 22, 55, 6, 0, time.UTC), time.Date(2026, 11, 25, 23, 54, 0, 0, time.UTC), time.Date(2026, 7, 11, 22, 54, 0, 0, time.UTC), time.Date(2026, 7, 11, 23, 3, 0, 0, time.UTC),
+	}
 	for month := time.January; month <= time.December; month += 2 {
-		now := time.Date(2027, month, 13, int(month)*2%24, 7, 0, 0, time.UTC)
+		moments = append(moments, time.Date(2027, month, 13, int(month)*2%24, 7, 0, 0, time.UTC))
+	}
+	for _, now := range moments {
+		day := now.Format(time.DateTime)
 		st, err := store.Open(ctx, t.TempDir())
 		require.NoError(t, err)
 		d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now })
 		p := people.New(st, func() time.Time { return now })
-		require.NoError(t, demo.Fill(ctx, d, p, now), month)
+		require.NoError(t, demo.Fill(ctx, d, p, now), day)
 		today, err := d.Today(ctx)
 		require.NoError(t, err)
-		assert.NotEmpty(t, today.Waiting, month)
-		assert.NotEmpty(t, today.Bench, month)
-		assert.NotEmpty(t, today.Ready, month)
-		assert.NotEmpty(t, today.Ask, month)
+		assert.NotEmpty(t, today.Waiting, day)
+		assert.NotEmpty(t, today.Bench, day)
+		assert.NotEmpty(t, today.Ready, day)
+		assert.NotEmpty(t, today.Ask, day)
 		late := 0
 		for _, a := range today.Ask {
 			late += a.Late
 		}
-		assert.Positive(t, late, "somebody is late in %s", month)
+		assert.Positive(t, late, "somebody is late in %s", day)
 		assert.Positive(t, today.Brought)
 		require.NoError(t, demo.Fill(ctx, d, p, now), "filling twice leaves the first")
 		require.NoError(t, st.Close())

@@ -96,19 +96,24 @@ type scene struct {
 	closed                 string
 }
 
-// squeeze keeps this morning's samples on today's side of midnight when the
-// demo is started early.
-func squeeze(now time.Time) float64 {
-	loc, err := time.LoadLocation("Europe/London")
+// broughtAt is when a scene begins: today's so many minutes ago, kept on today's
+// side of midnight when the demo is started early; an earlier day's on that day's
+// afternoon, so that its work is done before midnight whenever the demo starts.
+func broughtAt(x scene, now time.Time) time.Time {
+	zone, err := time.LoadLocation("Europe/London")
 	if err != nil {
-		loc = time.UTC
+		zone = time.UTC
 	}
-	n := now.In(loc)
-	return min(1, float64(n.Hour()*60+n.Minute())/200)
+	ago := time.Duration(x.minutes) * time.Minute
+	if x.daysAgo > 0 {
+		return civil.Of(now, zone).Add(-x.daysAgo).Midnight(zone).Add(18*time.Hour - min(ago, 9*time.Hour))
+	}
+	n := now.In(zone)
+	return now.Add(-time.Duration(float64(ago) * min(1, float64(n.Hour()*60+n.Minute())/200)))
 }
 
 func play(ctx context.Context, d *desk.Service, who map[string]desk.Person, now time.Time, x scene) error {
-	at := now.AddDate(0, 0, -x.daysAgo).Add(-time.Duration(float64(x.minutes)*squeeze(now)) * time.Minute)
+	at := broughtAt(x, now)
 	d.Now = func() time.Time { return at }
 	tick := func() { at = at.Add(40 * time.Second) }
 	by := who[x.by]
