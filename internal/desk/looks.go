@@ -23,15 +23,15 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
 	}
-	if l.State != "" {
-		if err := s.Engine.Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
-			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
-				f.Field = strings.TrimPrefix(f.Field, "looks[0].") // here the look is the whole body
-				return f
-			})
-		}
-	}
 	return s.change(ctx, who, id, from, "look", func(m house.Moment, c *Case) (string, error) {
+		if l.State != "" {
+			if err := s.Engine.Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
+				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
+					f.Field = strings.TrimPrefix(f.Field, "looks[0].") // here the look is the whole body
+					return f
+				})
+			}
+		}
 		i := slices.IndexFunc(c.Looks, func(x casefile.LookRecord) bool { return x.Finding == l.Finding })
 		if l.State == "" {
 			if i >= 0 {
