@@ -65,6 +65,11 @@ shots: browser $(PAGE)
 attack: $(PAGE)
 	BOTANIK_ATTACK=1 go test ./e2e -run 'TestKilled|TestStopped|TestAFlood|TestSoak' -count=1 -timeout 40m -v | grep -vE '^(\{|=== )'
 
+# The ranking against independent cases (TRIAL), as entered and following its looks.
+TRIAL ?= ../shared/trial/cases.json
+trial:
+	go run ./cmd/botanik trial --again core/trial/testdata/again.json $(TRIAL)
+
 # One line each: bench NAME: measured R, goal G (ratios of one run).
 bench: $(PAGE)
 	BOTANIK_BENCH=1 go test ./core/differential ./core/remedy ./internal/store ./internal/desk -run 'TestBench' -count=1 -v | grep '^bench ' || exit 1

@@ -8,31 +8,24 @@ import (
 	"botanik/core/knowledge"
 )
 
-// How sure an advisor is of a look; "think" and "guess" mix the cause's rates
-// with the background by 0.75 and 0.4. A lens sign judged by naked eye counts
-// 0.6 of that (judgement).
-const (
-	nLevels       = 6
-	nakedEyeOnSig = 0.6
-)
-
-var certainties = map[string]int{"sure": 0, "": 0, "think": 1, "guess": 2}
-var levels = [nLevels]float64{1, .75, .4, 1 * nakedEyeOnSig, .75 * nakedEyeOnSig, .4 * nakedEyeOnSig}
-
 // Engine is a knowledge base made ready for ranking: for every state and level
-// of certainty one row of log P(state | cause), side by side over the causes.
+// of certainty one row of log P(written | cause), side by side over the causes.
 // Build it once; it is read-only and safe for many goroutines.
 type Engine struct {
 	Base   *knowledge.Base
 	n      int
 	finds  map[string]int
-	offset []int          // finding → first state row
-	rows   [][]float64    // (state row × level) → log P per cause
-	p      [][]float64    // state row → P per cause
-	mean   [][2][]float64 // finding × (mean, variance) of log P under each cause itself
-	spread []float64      // state row at level 0: how much it tells apart
-	groups []int          // cause → treatment group
+	reads  []reading
+	p      [][]float64 // state row → P(there | cause)
+	yes    [][]float64 // (state row × level) → log P(written there | cause)
+	no     [][]float64 // the same, written not there; only where states stand together
+	left   [][]float64 // state row → log P(not written beside others | cause); the same
+	alone  [][]float64 // state row → P(the one answer | cause), for what to look at next
+	bits   [][]float64 // log2 of it
+	spread []float64   // state row: how much it tells apart
+	groups []int       // cause → treatment group
 	gname  []string
+	kinds  []int // cause → class of the unlisted it belongs to
 	cause  map[string]int
 	logCom []float64
 	common float64 // sum of commonness
@@ -40,6 +33,7 @@ type Engine struct {
 	hostRow  map[string][]float64
 	placeRow map[string][]float64
 	monthRow [13][2][]float64
+	listed   map[string]float64 // host → how many causes have it by name
 }
 
 // NewEngine compiles a base.
@@ -55,46 +49,65 @@ func NewEngine(b *knowledge.Base) *Engine {
 			e.gname = append(e.gname, c.Group)
 		}
 		e.groups = append(e.groups, g)
+		e.kinds = append(e.kinds, unlistedClass(c))
 		e.logCom = append(e.logCom, math.Log(c.Common()))
 		e.common += c.Common()
 	}
 	for fi, f := range b.Findings {
 		e.finds[f.ID] = fi
-		e.offset = append(e.offset, len(e.p))
-		e.addFinding(f)
+		e.addFinding(newReading(f, len(e.p)))
 	}
 	e.addPriors()
 	return e
 }
 
-func (e *Engine) addFinding(f *knowledge.Finding) {
-	bg := f.Background()
-	mv := [2][]float64{make([]float64, e.n), make([]float64, e.n)}
-	probs := make([][]float64, len(f.States))
-	for s := range f.States {
-		probs[s] = make([]float64, e.n)
+func (e *Engine) addFinding(r reading) {
+	n, f := len(r.bg), r.find
+	grid := func(levels int) [][]float64 {
+		out := make([][]float64, n*levels)
+		for i := range out {
+			out[i] = make([]float64, e.n)
+		}
+		return out
 	}
+	p, yes, alone := grid(1), grid(nLevels), grid(1)
+	var no, left [][]float64
+	if f.Many {
+		no, left = grid(nLevels), grid(1)
+	}
+	one := make([]float64, n)
 	for i, c := range e.Base.Causes {
 		ch := c.Chances(f)
-		m, v := 0.0, 0.0
-		for s, p := range ch {
-			probs[s][i] = p
-			m += p * math.Log(p)
-			v += p * math.Log(p) * math.Log(p)
-		}
-		mv[0][i], mv[1][i] = m, max(v-m*m, 0)
-	}
-	e.mean = append(e.mean, mv)
-	for s := range f.States {
-		e.p = append(e.p, probs[s])
-		for _, c := range levels {
-			row := make([]float64, e.n)
-			for i := range row {
-				row[i] = math.Log(c*probs[s][i] + (1-c)*bg[s])
+		r.alone(ch, one)
+		for s, v := range ch {
+			p[s][i], alone[s][i] = v, one[s]
+			for l := range nLevels {
+				w := r.written(ch, s, l)
+				yes[s*nLevels+l][i] = math.Log(w)
+				if f.Many {
+					no[s*nLevels+l][i] = math.Log1p(-w)
+				}
 			}
-			e.rows = append(e.rows, row)
+			if f.Many {
+				left[s][i] = math.Log(leftOut(v))
+			}
 		}
-		e.spread = append(e.spread, deviation(e.rows[len(e.rows)-nLevels]))
+	}
+	e.reads = append(e.reads, r)
+	e.p, e.yes, e.alone = append(e.p, p...), append(e.yes, yes...), append(e.alone, alone...)
+	if !f.Many {
+		no, left = make([][]float64, n*nLevels), make([][]float64, n)
+	}
+	e.no, e.left = append(e.no, no...), append(e.left, left...)
+	for _, row := range alone {
+		b := make([]float64, e.n)
+		for i, v := range row {
+			b[i] = math.Log2(v)
+		}
+		e.bits = append(e.bits, b)
+	}
+	for s := range n {
+		e.spread = append(e.spread, deviation(yes[s*nLevels]))
 	}
 }
 
@@ -110,182 +123,133 @@ func deviation(x []float64) float64 {
 	return math.Sqrt(v / float64(len(x)))
 }
 
-// Circumstances is everything known before looking: plant, place, month, hemisphere,
-// and what this desk has confirmed lately (cause → count, already faded with
-// Fade).
-type Circumstances struct {
-	Host   string             `json:"host,omitempty" doc:"host id; empty for an unknown plant"`
-	Group  string             `json:"group,omitempty"`
-	Family string             `json:"family,omitempty" doc:"family of an unknown plant, when known"`
-	Form   string             `json:"form,omitempty" doc:"form of an unknown plant, when known"`
-	Place  string             `json:"place,omitempty" enum:"indoors,greenhouse,balcony,garden,orchard,"`
-	Month  int                `json:"month,omitempty" minimum:"0" maximum:"12" doc:"month of the year, 1-12; 0 when unknown"`
-	South  bool               `json:"south,omitempty" doc:"southern hemisphere"`
-	Desk   map[string]float64 `json:"desk,omitempty" doc:"confirmed cases of this desk per cause, faded over two years"`
-}
-
 // Look is one finding answered. Instrument is what was used: eye, lens, scope;
-// empty means what the finding asks for.
+// empty means what the finding asks for. Of a finding whose states can stand
+// together several may be written, each there or not there.
 type Look struct {
 	Finding    string `json:"finding"`
 	State      string `json:"state"`
+	Not        bool   `json:"not,omitempty" doc:"the state was looked for and is not there; only where several states can stand together"`
 	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
 	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
 }
 
-// Fade is the weight of a confirmed case of an age in days: full today,
-// nothing after two years.
-func Fade(days float64) float64 { return max(0, 1-max(0, days)/FadeDays) }
-
-// FadeDays is the age at which a confirmed case no longer counts: two years
-// (judgement).
-const FadeDays = 730
-
-// deskWeight is how many confirmed cases weigh as much as the book (judgement).
-const deskWeight = 60
-
-// places and months a cause is seldom met in still happen: factors on the
-// prior, all judgement.
-const (
-	offPlace        = .1
-	offSeason       = .12
-	offSeasonIndoor = .5 // under a roof the seasons blur
-)
-
-// addPriors works the rows of the prior out once: log factors per host, place
-// and month.
-func (e *Engine) addPriors() {
-	row := func(f func(*knowledge.Cause) float64) []float64 {
-		out := make([]float64, e.n)
-		for i, c := range e.Base.Causes {
-			out[i] = math.Log(f(c))
-		}
-		return out
-	}
-	e.hostRow = map[string][]float64{}
-	for _, h := range e.Base.Hosts {
-		e.hostRow[h.ID] = row(func(c *knowledge.Cause) float64 { return c.Affinity(h.ID, h.Group, h.Family, h.Form) })
-	}
-	e.placeRow = map[string][]float64{}
-	for _, p := range knowledge.Places {
-		e.placeRow[p] = row(func(c *knowledge.Cause) float64 {
-			if len(c.Places) > 0 && !slices.Contains(c.Places, p) {
-				return offPlace
-			}
-			return 1
-		})
-	}
-	for m := 1; m <= 12; m++ {
-		for roof, factor := range []float64{offSeason, offSeasonIndoor} {
-			e.monthRow[m][roof] = row(func(c *knowledge.Cause) float64 {
-				if len(c.Months) > 0 && !slices.Contains(c.Months, m) {
-					return factor
-				}
-				return 1
-			})
-		}
-	}
-}
-
-// Prior fills dst with the log prior of each cause, not normalised.
-func (e *Engine) Prior(dst []float64, s Circumstances) {
-	copy(dst, e.logCom)
-	if row, ok := e.hostRow[s.Host]; ok {
-		add(dst, row)
-	} else {
-		for i, c := range e.Base.Causes {
-			dst[i] += math.Log(c.Affinity(s.Host, s.Group, s.Family, s.Form))
-		}
-	}
-	add(dst, e.placeRow[s.Place])
-	month := s.Month
-	if s.South && month > 0 {
-		month = (month+5)%12 + 1
-	}
-	if month > 0 && month <= 12 {
-		roof := 0
-		if s.Place == "indoors" || s.Place == "greenhouse" {
-			roof = 1
-		}
-		add(dst, e.monthRow[month][roof])
-	}
-	e.addDesk(dst, s.Desk)
-}
-
-func add(dst, row []float64) {
-	for i, v := range row {
-		dst[i] += v
-	}
-}
-
-// addDesk leans the prior towards what this desk has confirmed lately.
-func (e *Engine) addDesk(dst []float64, desk map[string]float64) {
-	total := 0.0
-	for _, n := range desk {
-		total += n
-	}
-	if total == 0 {
-		return
-	}
-	for i, c := range e.Base.Causes {
-		q := c.Common() / e.common
-		dst[i] += math.Log(min(5, max(.2, (deskWeight*q+desk[c.ID])/((deskWeight+total)*q))))
-	}
-}
-
-// looked is a look resolved to its row and weight.
-type looked struct {
+// line is one state written, or left out beside others.
+type line struct {
 	Look
-	find, row, level int
-	weight           float64
+	row     int       // of the state
+	level   int       // of certainty
+	omitted bool      // not written, though others of its finding are
+	log     []float64 // log P of it per cause
 }
 
-// resolve sorts the looks (so that their order never matters), keeps the last
-// of two answers to one finding out, and discounts within clusters: the
-// strongest counts full, the next half, then a quarter.
+// looked is a finding answered: all its lines with the weight of its cluster.
+type looked struct {
+	find   int
+	lines  []line
+	weight float64
+}
+
+// resolve sorts the looks (so that their order never matters), drops what the base
+// does not know, and discounts within clusters: the strongest counts full, the
+// next half, then a quarter.
 func (e *Engine) resolve(looks []Look) []looked {
-	out := make([]looked, 0, len(looks))
+	all := make([]line, 0, len(looks))
 	for _, l := range looks {
 		fi, ok := e.finds[l.Finding]
 		if !ok {
 			continue
 		}
-		f := e.Base.Findings[fi]
-		st := f.State(l.State)
-		if st < 0 {
+		r := &e.reads[fi]
+		st := r.find.State(l.State)
+		if st < 0 || l.Not && !r.find.Many {
 			continue
 		}
 		level := certainties[l.Certainty]
-		if f.How == "lens" && l.Instrument == "eye" || f.How == "scope" && (l.Instrument == "eye" || l.Instrument == "lens") {
-			level += 3
+		if r.find.How == "lens" && l.Instrument == "eye" || r.find.How == "scope" && (l.Instrument == "eye" || l.Instrument == "lens") {
+			level += byEye
 		}
-		out = append(out, looked{l, fi, e.offset[fi] + st, level, 1})
+		x := line{Look: l, row: r.at + st, level: level, log: e.yes[(r.at+st)*nLevels+level]}
+		if l.Not {
+			x.log = e.no[(r.at+st)*nLevels+level]
+		}
+		all = append(all, x)
 	}
-	slices.SortFunc(out, func(a, b looked) int {
-		if a.find != b.find {
-			return a.find - b.find
+	slices.SortFunc(all, func(a, b line) int {
+		if a.row != b.row {
+			return a.row - b.row // rows run in the order of findings
 		}
-		return a.row - b.row
+		return a.level - b.level
 	})
-	out = slices.CompactFunc(out, func(a, b looked) bool { return a.find == b.find })
+	out := make([]looked, 0, len(all))
+	for _, x := range all {
+		fi := e.finds[x.Finding]
+		if k := len(out) - 1; k >= 0 && out[k].find == fi {
+			if last := out[k].lines[len(out[k].lines)-1]; e.reads[fi].find.Many && last.row != x.row {
+				out[k].lines = append(out[k].lines, x)
+			}
+			continue
+		}
+		out = append(out, looked{fi, []line{x}, 1})
+	}
+	for k := range out {
+		e.leaveOut(&out[k])
+	}
 	e.discount(out)
+	return out
+}
+
+// leaveOut adds what was not written: with a state of a finding of many there, the
+// others were in sight too, and were mostly, but not always, not there.
+func (e *Engine) leaveOut(x *looked) {
+	r := &e.reads[x.find]
+	if !r.find.Many {
+		return
+	}
+	there := false
+	for _, l := range x.lines {
+		if r.find.States[l.row-r.at].Absent {
+			return
+		}
+		there = there || !l.Not
+	}
+	if !there {
+		return
+	}
+	written := x.lines
+	for s, st := range r.find.States {
+		row := r.at + s
+		if st.Absent || slices.ContainsFunc(written, func(l line) bool { return l.row == row }) {
+			continue
+		}
+		x.lines = append(x.lines, line{Look: Look{Finding: r.find.ID, State: st.ID}, row: row, omitted: true, log: e.left[row]})
+	}
+}
+
+// power is how much a finding as answered tells apart.
+func (e *Engine) power(x looked) float64 {
+	out := 0.0
+	for _, l := range x.lines {
+		if !l.omitted {
+			out = max(out, e.spread[l.row]*(1-e.reads[x.find].err[l.level]))
+		}
+	}
 	return out
 }
 
 func (e *Engine) discount(looks []looked) {
 	for i := range looks {
-		cl := e.Base.Findings[looks[i].find].Cluster
+		cl := e.reads[looks[i].find].find.Cluster
 		if cl == "" {
 			continue
 		}
 		rank := 0
-		mine := e.spread[looks[i].row] * levels[looks[i].level]
+		mine := e.power(looks[i])
 		for j := range looks {
-			if i == j || e.Base.Findings[looks[j].find].Cluster != cl {
+			if i == j || e.reads[looks[j].find].find.Cluster != cl {
 				continue
 			}
-			other := e.spread[looks[j].row] * levels[looks[j].level]
-			if other > mine || other == mine && j < i {
+			if other := e.power(looks[j]); other > mine || other == mine && j < i {
 				rank++
 			}
 		}
@@ -293,34 +257,51 @@ func (e *Engine) discount(looks []looked) {
 	}
 }
 
+// temper is the one exponent on all evidence: findings hang together in more ways
+// than the clusters say, and shares that were not tempered came true less often
+// than they said. Fitted on the shared trial cases (docs/decisions/0017).
+const temper = .75
+
 // Posterior fills dst with the normalised log posterior of every cause, in the
-// order of Base.Causes; dst has the length of Base.Causes. Only the list of
-// looks is allocated, nothing per cause.
-func (e *Engine) Posterior(dst []float64, s Circumstances, looks []Look) {
+// order of Base.Causes, and returns the share of what is not in the book, 0 to 1;
+// the causes and it sum to one. dst has the length of Base.Causes. Only the list
+// of looks is allocated, nothing per cause.
+func (e *Engine) Posterior(dst []float64, s Circumstances, looks []Look) float64 {
 	e.Prior(dst, s)
-	e.add(dst, e.resolve(looks))
+	u := e.add(dst, s, e.resolve(looks))
+	return u.share()
 }
 
-func (e *Engine) add(dst []float64, looks []looked) {
-	for _, l := range looks {
-		row := e.rows[l.row*nLevels+l.level]
-		if l.weight == 1 {
-			for i, v := range row {
-				dst[i] += v
+func (e *Engine) add(dst []float64, s Circumstances, looks []looked) unlisted {
+	normalise(dst)
+	u := e.unlisted(dst, s, looks)
+	for _, x := range looks {
+		w := temper * x.weight
+		for _, l := range x.lines {
+			for i, v := range l.log {
+				dst[i] += w * v
 			}
-			continue
-		}
-		for i, v := range row {
-			dst[i] += l.weight * v
 		}
 	}
-	normalise(dst)
+	u.join(dst)
+	return u
 }
 
 func normalise(x []float64) {
+	total := logSum(x)
+	for i := range x {
+		x[i] -= total
+	}
+}
+
+// logSum is log Σ exp(x).
+func logSum(x []float64) float64 {
 	m := math.Inf(-1)
 	for _, v := range x {
 		m = max(m, v)
+	}
+	if math.IsInf(m, -1) {
+		return m
 	}
 	sum := 0.0
 	for _, v := range x {
@@ -328,10 +309,7 @@ func normalise(x []float64) {
 			sum += math.Exp(d)
 		}
 	}
-	m += math.Log(sum)
-	for i := range x {
-		x[i] -= m
-	}
+	return m + math.Log(sum)
 }
 
 // order returns cause indices, most likely first; ties by id.

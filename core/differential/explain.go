@@ -9,30 +9,50 @@ import (
 	"botanik/core/knowledge"
 )
 
-func (e *Engine) said(l looked) (short, said string) {
-	f := e.Base.Findings[l.find]
-	st := f.States[l.row-e.offset[l.find]]
-	switch {
-	case st.Said != "":
-		return f.Short, st.Said
-	case st.Absent:
-		return "no " + f.Short, "no " + f.Short
+// said is a finding as answered, short for the tilt and whole for a sentence.
+func (e *Engine) said(x looked) (short, said string) {
+	f := e.reads[x.find].find
+	words, none := []string{}, []string{}
+	short = f.Short
+	for _, l := range x.lines {
+		st := f.States[l.row-e.reads[x.find].at]
+		switch {
+		case l.omitted:
+		case l.Not:
+			none = append(none, st.Name)
+		case st.Absent:
+			short = "no " + f.Short
+			words = append(words, cmp.Or(st.Said, short))
+		case st.Said != "":
+			words = append(words, st.Said)
+		default:
+			words = append(words, f.Short+": "+st.Name)
+		}
 	}
-	return f.Short, f.Short + ": " + st.Name
+	if len(words) == 0 {
+		return "no " + f.Short, f.Short + ": not " + strings.Join(none, ", not ")
+	}
+	return short, strings.Join(words, ", ")
 }
 
-func (e *Engine) weigh(l looked, a, b int) float64 {
-	row := e.rows[l.row*nLevels+l.level]
-	return decibans(l.weight * (row[a] - row[b]))
+// weigh is what a finding as answered says for cause a against cause b, in decibans.
+func (e *Engine) weigh(x looked, a, b int) float64 {
+	sum := 0.0
+	for _, l := range x.lines {
+		sum += l.log[a] - l.log[b]
+	}
+	return decibans(temper * x.weight * sum)
 }
+
+func (e *Engine) story(x looked) bool { return e.reads[x.find].find.How == "asked" }
 
 func (e *Engine) tilt(a, b int, got []looked) ([]Weight, float64) {
 	out, sum := make([]Weight, 0, len(got)), 0.0
-	for _, l := range got {
-		short, said := e.said(l)
-		w := e.weigh(l, a, b)
+	for _, x := range got {
+		short, said := e.said(x)
+		w := e.weigh(x, a, b)
 		sum += w
-		out = append(out, Weight{l.Finding, short, said, w})
+		out = append(out, Weight{e.reads[x.find].find.ID, short, said, e.story(x), w})
 	}
 	slices.SortStableFunc(out, func(x, y Weight) int { return cmp.Compare(math.Abs(y.Decibans), math.Abs(x.Decibans)) })
 	return out, sum
@@ -43,18 +63,20 @@ func (e *Engine) tilt(a, b int, got []looked) ([]Weight, float64) {
 func (e *Engine) candidate(i, lead int, p float64, got []looked) Candidate {
 	c := e.Base.Causes[i]
 	out := Candidate{Cause: c.ID, Name: c.Name, Kind: c.Kind, Group: c.Group, P: p, Regulate: c.Regulated != "", For: []Weight{}, Against: []Weight{}}
-	for _, l := range got {
-		short, said := e.said(l)
-		bg := e.Base.Findings[l.find].Background()[l.row-e.offset[l.find]]
-		w := Weight{l.Finding, short, said, decibans(l.weight * (e.rows[l.row*nLevels+l.level][i] - math.Log(bg)))}
+	for _, x := range got {
+		short, said := e.said(x)
+		r := &e.reads[x.find]
+		sum := 0.0
+		for _, l := range x.lines {
+			sum += l.log[i] - math.Log(r.chance(r.bg, l))
+			out.Confirm = out.Confirm || e.confirms(c, x, l)
+		}
+		w := Weight{r.find.ID, short, said, e.story(x), decibans(temper * x.weight * sum)}
 		if w.Decibans > .5 {
 			out.For = append(out.For, w)
 		}
 		if w.Decibans < -.5 {
 			out.Against = append(out.Against, w)
-		}
-		if l.level%3 < 2 && l.level < 3 && e.confirms(c, l) {
-			out.Confirm = true
 		}
 	}
 	slices.SortStableFunc(out.For, func(x, y Weight) int { return cmp.Compare(y.Decibans, x.Decibans) })
@@ -63,13 +85,15 @@ func (e *Engine) candidate(i, lead int, p float64, got []looked) Candidate {
 	return out
 }
 
-func (e *Engine) confirms(c *knowledge.Cause, l looked) bool {
-	for _, s := range c.Confirms {
-		if s.Finding == l.Finding && slices.Contains(s.States, l.State) {
-			return true
-		}
+// confirms reports whether a line is a confirming sign of a cause, seen with what it
+// takes and no worse than "think": what a grower tells confirms nothing.
+func (e *Engine) confirms(c *knowledge.Cause, x looked, l line) bool {
+	if l.omitted || l.Not || l.level > 1 || e.story(x) {
+		return false
 	}
-	return false
+	return slices.ContainsFunc(c.Confirms, func(s knowledge.Sign) bool {
+		return s.Finding == l.Finding && slices.Contains(s.States, l.State)
+	})
 }
 
 func reason(c Candidate, leads bool) string {

@@ -5,8 +5,6 @@ import (
 	"fmt"
 	"math"
 	"slices"
-
-	"botanik/core/fault"
 )
 
 // Outcome is what one answer would do to the list.
@@ -39,6 +37,7 @@ const (
 	lossHelper    = 2.0
 	lossRegulated = 3.0
 	lossName      = .12
+	lossSentOn    = .5 // a laboratory asked about what the desk could have told
 	lookOverhead  = .5 // minutes lost in turning to any look
 	hindsight     = .5 // what a first impression is still worth once other things were looked at
 	worthBits     = .3 // a bit is worth this much loss when no decision hangs on it
@@ -46,39 +45,39 @@ const (
 
 // nextLooks ranks the open findings by expected drop in decision loss, then
 // information, per minute; a destructive look stands behind a gentle one that
-// does nearly as well. Causes below one in two thousand are left out of the
-// sum: they cannot move it.
-func (e *Engine) nextLooks(post []float64, got []looked, keep int) []NextLook {
-	live, p := e.live(post)
-	if len(live) < 2 {
-		return []NextLook{}
+// does nearly as well. "Not in the book" takes part. Causes below one in two
+// thousand are left out of the sum: they cannot move it. It returns the best keep
+// of them, and the ids of all in order.
+func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
+	w := e.newWork(k)
+	if len(w.live) < 2 {
+		return []NextLook{}, []string{}
 	}
 	answered := make([]bool, len(e.Base.Findings))
 	clusters := map[string]int{}
-	for _, l := range got {
-		answered[l.find] = true
-		if c := e.Base.Findings[l.find].Cluster; c != "" {
+	for _, x := range k.got {
+		answered[x.find] = true
+		if c := e.Base.Findings[x.find].Cluster; c != "" {
 			clusters[c]++
 		}
 	}
-	w := newWork(e, live)
-	base := w.loss(p)
+	base := w.loss(w.p, w.out)
 	out := make([]NextLook, 0, len(e.Base.Findings))
 	for fi, f := range e.Base.Findings {
 		if answered[fi] {
 			continue
 		}
-		drop, bits := w.value(e, fi, p, base)
+		drop, bits := w.value(e, fi, base)
 		// A second look at the same thing tells less, as when it is scored.
-		k := math.Pow(.5, float64(clusters[f.Cluster]))
+		scale := math.Pow(.5, float64(clusters[f.Cluster]))
 		if f.Cluster == "" {
-			k = 1
+			scale = 1
 		}
 		// Asked after other looks, a first impression is half hindsight.
-		if f.Fresh && len(got) > 0 {
-			k *= hindsight
+		if f.Fresh && len(k.got) > 0 {
+			scale *= hindsight
 		}
-		drop, bits = drop*k, bits*k
+		drop, bits = drop*scale, bits*scale
 		if bits < 1e-4 {
 			continue
 		}
@@ -86,27 +85,15 @@ func (e *Engine) nextLooks(post []float64, got []looked, keep int) []NextLook {
 	}
 	slices.SortStableFunc(out, func(a, b NextLook) int { return cmp.Compare(b.Score, a.Score) })
 	gentleFirst(out)
+	tell := make([]string, len(out))
+	for i, n := range out {
+		tell[i] = n.Finding
+	}
 	out = out[:min(keep, len(out))]
 	for i := range out {
-		out[i].Outcomes = e.outcomes(out[i].Finding, live, p)
+		out[i].Outcomes = w.outcomes(e, out[i].Finding)
 	}
-	return out
-}
-
-func (e *Engine) live(post []float64) (idx []int, p []float64) {
-	sum := 0.0
-	for i, lp := range post {
-		if lp > math.Log(1.0/2000) {
-			idx = append(idx, i)
-			v := math.Exp(lp)
-			p = append(p, v)
-			sum += v
-		}
-	}
-	for i := range p {
-		p[i] /= sum
-	}
-	return idx, p
+	return out, tell
 }
 
 // gentleFirst moves a gentle look ahead of a destructive one when it is worth
@@ -130,46 +117,58 @@ func gentleFirst(out []NextLook) {
 // work holds the scratch of one call.
 type work struct {
 	live  []int
-	group []int // dense group of each live cause
-	ng    int
-	kind  []int // 0 ordinary, 1 helper or harmless, 2 regulated
-	gKind []int // kind of what a group's plan is
+	p     []float64 // chance of each live cause
+	out   float64   // chance of what is not in the book
+	group []int     // dense group of each live cause
+	kind  []int     // 0 ordinary, 1 helper or harmless, 2 regulated
 	mass  [][3]float64
 	best  []float64
 	q     []float64
+	mix   []float64 // chance of each live cause before looking: what the unlisted show
 }
 
-func newWork(e *Engine, live []int) *work {
-	w := &work{live: live, q: make([]float64, len(live))}
+func (e *Engine) newWork(k *reckoning) *work {
+	w := &work{out: k.not.share()}
+	sum, before := w.out, 0.0
+	for i, lp := range k.post {
+		if lp > math.Log(1.0/2000) {
+			w.live = append(w.live, i)
+			w.p = append(w.p, math.Exp(lp))
+			sum += math.Exp(lp)
+			w.mix = append(w.mix, math.Exp(k.prior[i]))
+			before += math.Exp(k.prior[i])
+		}
+	}
+	w.out /= sum
 	dense := map[int]int{}
-	for _, i := range live {
+	for n, i := range w.live {
+		w.p[n] /= sum
+		w.mix[n] /= before
 		g, ok := dense[e.groups[i]]
 		if !ok {
 			g = len(dense)
 			dense[e.groups[i]] = g
-			w.gKind = append(w.gKind, 0)
 		}
-		k := 0
+		kind := 0
 		c := e.Base.Causes[i]
 		if c.Kind == "helper" {
-			k = 1
+			kind = 1
 		}
-		if c.Regulated != "" {
-			k = 2
+		if c.Regulated != "" || c.Danger != "" {
+			kind = 2
 		}
-		w.gKind[g] = max(w.gKind[g], k)
 		w.group = append(w.group, g)
-		w.kind = append(w.kind, k)
+		w.kind = append(w.kind, kind)
 	}
-	w.ng = len(dense)
-	w.mass = make([][3]float64, w.ng)
-	w.best = make([]float64, w.ng)
+	w.q = make([]float64, len(w.live))
+	w.mass = make([][3]float64, len(dense))
+	w.best = make([]float64, len(dense))
 	return w
 }
 
-// loss is the least expected loss over the plans, for weights that need not
-// sum to one.
-func (w *work) loss(p []float64) float64 {
+// loss is the least expected loss over the plans and over sending it on, for
+// weights that need not sum to one; out is that of what is not in the book.
+func (w *work) loss(p []float64, out float64) float64 {
 	clear(w.mass)
 	clear(w.best)
 	var all [3]float64
@@ -179,50 +178,71 @@ func (w *work) loss(p []float64) float64 {
 		w.best[g] = max(w.best[g], v)
 		all[w.kind[i]] += v
 	}
-	least := math.Inf(1)
+	least := lossSentOn * (all[0] + all[1])
 	for g := range w.mass {
 		m := w.mass[g]
-		l := lossWrong*(all[0]-m[0]) + lossHelper*(all[1]-m[1]) + lossRegulated*(all[2]-m[2])
+		l := lossWrong*(all[0]-m[0]+out) + lossHelper*(all[1]-m[1]) + lossRegulated*(all[2]-m[2])
 		l += lossName * (m[0] + m[1] + m[2] - w.best[g])
 		least = min(least, l)
 	}
 	return least
 }
 
+// unlistedShows is the chance of a state (row of the engine) in what is not in the
+// book: what the listed show before looking, softened by any plant at all.
+func (w *work) unlistedShows(row []float64, bg float64) float64 {
+	sum := 0.0
+	for k, i := range w.live {
+		sum += w.mix[k] * row[i]
+	}
+	return unlistedSoft*bg + (1-unlistedSoft)*sum
+}
+
 // value returns expected loss drop and expected information in bits.
-func (w *work) value(e *Engine, fi int, p []float64, base float64) (drop, bits float64) {
-	f := e.Base.Findings[fi]
+func (w *work) value(e *Engine, fi int, base float64) (drop, bits float64) {
+	r := &e.reads[fi]
 	after := 0.0
-	for s := range f.States {
-		row := e.p[e.offset[fi]+s]
-		ps := 0.0
+	for s := range r.find.States {
+		row := e.alone[r.at+s]
+		qo := w.out * w.unlistedShows(row, r.bg[s])
+		ps := qo
 		for k, i := range w.live {
-			w.q[k] = p[k] * row[i]
+			w.q[k] = w.p[k] * row[i]
 			ps += w.q[k]
 		}
-		after += w.loss(w.q)
+		after += w.loss(w.q, qo)
 		lp := math.Log2(ps)
 		for k, i := range w.live {
 			if w.q[k] > 1e-9 {
-				bits += w.q[k] * (e.rows[(e.offset[fi]+s)*nLevels][i]/math.Ln2 - lp)
+				bits += w.q[k] * (e.bits[r.at+s][i] - lp)
 			}
+		}
+		if qo > 1e-9 {
+			bits += qo * (math.Log2(qo/w.out) - lp)
 		}
 	}
 	return max(0, base-after), max(0, bits)
 }
 
 // outcomes says what each answer would do to the first two of the list. Only
-// the live causes (indices with their probabilities) can get there.
-func (e *Engine) outcomes(finding string, live []int, p []float64) []Outcome {
-	fi := e.finds[finding]
-	f := e.Base.Findings[fi]
-	out := make([]Outcome, 0, len(f.States))
-	for s, st := range f.States {
-		row := e.p[e.offset[fi]+s]
-		ps, a, b := 0.0, 0, 0
-		var qa, qb float64
-		for k, i := range live {
-			q := p[k] * row[i]
+// the live causes and "not in the book" can get there.
+func (w *work) outcomes(e *Engine, finding string) []Outcome {
+	r := &e.reads[e.finds[finding]]
+	out := make([]Outcome, 0, len(r.find.States))
+	name := func(i int) (id, name string) {
+		if i < 0 {
+			return "", "not in this book"
+		}
+		return e.Base.Causes[i].ID, e.Base.Causes[i].Name
+	}
+	total := 0.0
+	for s, st := range r.find.States {
+		row := e.alone[r.at+s]
+		a, b := -1, -1
+		qa, qb := w.out*w.unlistedShows(row, r.bg[s]), 0.0
+		ps := qa
+		for k, i := range w.live {
+			q := w.p[k] * row[i]
 			ps += q
 			switch {
 			case q > qa:
@@ -232,84 +252,24 @@ func (e *Engine) outcomes(finding string, live []int, p []float64) []Outcome {
 				b, qb = i, q
 			}
 		}
-		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: e.Base.Causes[a].ID, TopP: qa / ps}
-		o.Text = fmt.Sprintf("%s %.0f", e.Base.Causes[a].Name, 100*o.TopP)
+		id, lead := name(a)
+		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: id, TopP: qa / ps}
+		o.Text = fmt.Sprintf("%s %.0f", lead, 100*o.TopP)
 		if o.TopP < .85 && qb > 0 {
-			o.Text += fmt.Sprintf(", %s %.0f", e.Base.Causes[b].Name, 100*qb/ps)
+			_, second := name(b)
+			o.Text += fmt.Sprintf(", %s %.0f", second, 100*qb/ps)
 		}
+		total += ps
 		out = append(out, o)
+	}
+	for i := range out { // background and shares are near one whole, not on it
+		out[i].P /= total
 	}
 	return out
 }
 
-// SplitLook is a finding that tells some causes apart.
-type SplitLook struct {
-	Finding    string     `json:"finding"`
-	Name       string     `json:"name"`
-	Divergence float64    `json:"divergence"` // Jeffreys, nats, summed over pairs
-	Minutes    float64    `json:"minutes"`
-	PerMinute  float64    `json:"perMinute"`
-	Expect     [][]string `json:"expect"` // per cause: the states it brings most
-}
-
-// Split ranks findings by how well they tell two or three causes apart, by
-// Jeffreys divergence Σ(p−q)·ln(p/q) per minute. Errors: an unknown cause, or
-// other than two or three of them.
-func (e *Engine) Split(causes []string) ([]SplitLook, error) {
-	var l fault.List
-	if len(causes) < 2 || len(causes) > 3 {
-		l.Add("causes", "a split takes two or three causes", "name two or three")
-	}
-	idx := []int{}
-	for n, id := range causes {
-		i, ok := e.cause[id]
-		if !ok {
-			l.Add(fmt.Sprintf("causes[%d]", n), fmt.Sprintf("%q is not a cause of the herbarium", id), "use an id from kb list causes")
-			continue
-		}
-		if slices.Contains(idx, i) {
-			l.Add(fmt.Sprintf("causes[%d]", n), "stands twice", "name different causes")
-		}
-		idx = append(idx, i)
-	}
-	if err := l.Err(); err != nil {
-		return nil, err
-	}
-	out := []SplitLook{}
-	for fi, f := range e.Base.Findings {
-		d := 0.0
-		for x, a := range idx {
-			for _, b := range idx[x+1:] {
-				for s := range f.States {
-					p, q := e.p[e.offset[fi]+s][a], e.p[e.offset[fi]+s][b]
-					d += (p - q) * math.Log(p/q)
-				}
-			}
-		}
-		if d < .05 {
-			continue
-		}
-		look := SplitLook{Finding: f.ID, Name: f.Name, Divergence: d, Minutes: f.Minutes, PerMinute: d / (min(f.Minutes, 30) + lookOverhead)}
-		for _, i := range idx {
-			names := []string{}
-			for s, st := range f.States {
-				if e.p[e.offset[fi]+s][i] >= .3 {
-					names = append(names, st.Name)
-				}
-			}
-			look.Expect = append(look.Expect, names)
-		}
-		out = append(out, look)
-	}
-	slices.SortStableFunc(out, func(a, b SplitLook) int { return cmp.Compare(b.PerMinute, a.PerMinute) })
-	return out, nil
-}
-
 // Next gives the looks that would tell most, best first, at most keep.
 func (e *Engine) Next(s Circumstances, looks []Look, keep int) []NextLook {
-	post := make([]float64, e.n)
-	e.Prior(post, s)
-	got := e.resolve(looks)
-	e.add(post, got)
-	return e.nextLooks(post, got, keep)
+	out, _ := e.nextLooks(e.reckon(s, looks), keep)
+	return out
 }

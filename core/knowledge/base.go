@@ -111,57 +111,6 @@ func (b *Base) ConflictBetween(earlier, next string) (int, *Conflict) {
 	return 0, nil
 }
 
-// Background returns the normalised background rates of a finding's states.
-func (f *Finding) Background() []float64 {
-	out := make([]float64, len(f.States))
-	sum := 0.0
-	for i, s := range f.States {
-		out[i] = s.Background.P()
-		sum += out[i]
-	}
-	for i := range out {
-		out[i] /= sum
-	}
-	return out
-}
-
-// Chances returns P(state | cause) for every state of a finding: what the
-// cause says on the scale; the rest shared among the other states in
-// proportion to their background, so that an odd state stays odd. A finding
-// the cause does not mention has the background rates.
-func (c *Cause) Chances(f *Finding) []float64 {
-	out := f.Background()
-	said := c.Findings[f.ID]
-	if len(said) == 0 {
-		return out
-	}
-	given, rest := 0.0, 0.0
-	for i, s := range f.States {
-		if w, ok := said[s.ID]; ok {
-			given += w.P()
-		} else {
-			rest += out[i]
-		}
-	}
-	left := 1 - given
-	if rest == 0 || left < .003 {
-		left = .003
-	}
-	sum := 0.0
-	for i, s := range f.States {
-		if w, ok := said[s.ID]; ok {
-			out[i] = w.P()
-		} else {
-			out[i] = left * out[i] / rest
-		}
-		sum += out[i]
-	}
-	for i := range out {
-		out[i] /= sum
-	}
-	return out
-}
-
 // Affinity of a cause for a host, as a factor on the prior. The most exact
 // word wins: the host itself, its group, its family, its form, then "any". A
 // plant the cause is not known on gets a small factor, never nothing: first
@@ -185,6 +134,17 @@ func (c *Cause) Affinity(id, group, family, form string) float64 {
 		return .3
 	}
 	return .02
+}
+
+// AtHome reports whether a cause names a host, by itself or by its group or family,
+// as one it is usually met on.
+func (c *Cause) AtHome(h *Host) bool {
+	for _, key := range [...]string{h.ID, "group:" + h.Group, "family:" + h.Family} {
+		if w, ok := c.Hosts[key]; ok {
+			return w == "strong" || w == "usual"
+		}
+	}
+	return false
 }
 
 // Common is the commonness as a factor on the prior; figures are judgement.

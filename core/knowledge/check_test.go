@@ -116,23 +116,69 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 	}
 }
 
-func TestChancesAreAProbability(t *testing.T) {
+// a finding of any kind, and a cause that says something of it.
+func anyFinding(t *rapid.T) (*knowledge.Finding, *knowledge.Cause) {
 	words := []knowledge.Frequency{"never", "rare", "seldom", "sometimes", "often", "usually", "always"}
-	rapid.Check(t, func(t *rapid.T) {
-		f := &knowledge.Finding{ID: "f"}
-		c := &knowledge.Cause{Findings: map[string]map[string]knowledge.Frequency{"f": {}}}
-		for i := range rapid.IntRange(2, 7).Draw(t, "states") {
-			id := string(rune('a' + i))
-			f.States = append(f.States, knowledge.State{ID: id, Background: rapid.SampledFrom(words).Draw(t, "bg")})
-			if rapid.Bool().Draw(t, "said") {
-				c.Findings["f"][id] = rapid.SampledFrom(words).Draw(t, "p")
-			}
+	f := &knowledge.Finding{ID: "f", Many: rapid.Bool().Draw(t, "many")}
+	c := &knowledge.Cause{Findings: map[string]map[string]knowledge.Frequency{"f": {}}}
+	n := rapid.IntRange(2, 7).Draw(t, "states")
+	for i := range n {
+		id := string(rune('a' + i))
+		f.States = append(f.States, knowledge.State{ID: id, Background: rapid.SampledFrom(words).Draw(t, "bg"), Absent: i == n-1 && (f.Many || rapid.Bool().Draw(t, "absent"))})
+		if rapid.Bool().Draw(t, "said") {
+			c.Findings["f"][id] = rapid.SampledFrom(words).Draw(t, "p")
 		}
+	}
+	return f, c
+}
+
+func TestChancesAreAProbability(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f, c := anyFinding(t)
 		sum := 0.0
 		for _, p := range c.Chances(f) {
 			assert.Greater(t, p, 0.0)
+			assert.LessOrEqual(t, p, 1.0)
 			sum += p
 		}
-		assert.InDelta(t, 1, sum, 1e-9)
+		if !f.Many {
+			assert.InDelta(t, 1, sum, 1e-9)
+		}
+	})
+}
+
+// A cause that only says what is not there raises nothing that is, however it says it.
+func TestNamingAnAbsenceNeverRaisesAPresence(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f, c := anyFinding(t)
+		last := f.States[len(f.States)-1]
+		if !last.Absent {
+			return
+		}
+		word, ok := c.Findings["f"][last.ID]
+		if !ok {
+			return
+		}
+		c.Findings["f"] = map[string]knowledge.Frequency{last.ID: word}
+		bg := f.Background()
+		for i, p := range c.Chances(f)[:len(bg)-1] {
+			assert.LessOrEqual(t, p, bg[i]+1e-12, "%s of %+v", f.States[i].ID, f)
+		}
+	})
+}
+
+// What a cause does not name, in a finding it does, never gets more than any plant has.
+func TestWhatIsNotNamedStaysInTheBackground(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		f, c := anyFinding(t)
+		if !f.States[len(f.States)-1].Absent {
+			return // nothing to give the rest to
+		}
+		bg := f.Background()
+		for i, p := range c.Chances(f)[:len(bg)-1] {
+			if _, named := c.Findings["f"][f.States[i].ID]; !named {
+				assert.LessOrEqual(t, p, bg[i]+1e-12)
+			}
+		}
 	})
 }

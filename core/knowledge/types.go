@@ -17,6 +17,8 @@ type State struct {
 	Said       string        `json:"said,omitempty" yaml:"said"`
 	Background Frequency     `json:"background" yaml:"background"`
 	Absent     bool          `json:"absent,omitempty" yaml:"absent"`
+	TakenFor   []string      `json:"takenFor,omitempty" yaml:"taken_for" doc:"states of the same finding it is easily taken for"`
+	Words      []string      `json:"words,omitempty" yaml:"words" doc:"other words a grower has for it"`
 	Drawing    *StateDrawing `json:"drawing,omitempty" yaml:"drawing" doc:"how it shows on the drawn sample"`
 }
 
@@ -34,20 +36,23 @@ type StateDrawing struct {
 
 // Finding is a character that can be looked at: where, how, at what cost.
 type Finding struct {
-	ID          string  `json:"id" yaml:"id"`
-	Name        string  `json:"name" yaml:"name"`
-	Short       string  `json:"short" yaml:"short"`
-	Hint        string  `json:"hint,omitempty" yaml:"hint"`
-	Topic       string  `json:"topic" yaml:"topic" doc:"the group of lines it stands in on the Look step"`
-	Part        string  `json:"part" yaml:"part" doc:"plant, shoot, leaf, flower, fruit, stem, root, pot or asked"`
-	Where       string  `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
-	How         string  `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`
-	Minutes     float64 `json:"minutes" yaml:"minutes"`
-	Fresh       bool    `json:"fresh,omitempty" yaml:"fresh" doc:"a first impression: asked after other looks, it is half hindsight and suggested less"`
-	Destructive bool    `json:"destructive,omitempty" yaml:"destructive"`
-	Cluster     string  `json:"cluster,omitempty" yaml:"cluster"`
-	States      []State `json:"states" yaml:"states"`
-	From        string  `json:"from,omitempty" yaml:"-"`
+	ID          string   `json:"id" yaml:"id"`
+	Name        string   `json:"name" yaml:"name"`
+	Short       string   `json:"short" yaml:"short"`
+	Hint        string   `json:"hint,omitempty" yaml:"hint"`
+	Topic       string   `json:"topic" yaml:"topic" doc:"the group of lines it stands in on the Look step"`
+	Part        string   `json:"part" yaml:"part" doc:"plant, shoot, leaf, flower, fruit, stem, root, pot or asked"`
+	Where       string   `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
+	How         string   `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`
+	Minutes     float64  `json:"minutes" yaml:"minutes"`
+	Fresh       bool     `json:"fresh,omitempty" yaml:"fresh" doc:"a first impression: asked after other looks, it is half hindsight and suggested less"`
+	Destructive bool     `json:"destructive,omitempty" yaml:"destructive"`
+	Cluster     string   `json:"cluster,omitempty" yaml:"cluster"`
+	Many        bool     `json:"many,omitempty" yaml:"many" doc:"several of its states can stand together"`
+	Misread     float64  `json:"misread,omitempty" yaml:"misread" doc:"how often it is misread even when sure, 0 to 1; the usual rate of its way of looking when left out"`
+	Words       []string `json:"words,omitempty" yaml:"words" doc:"other words a grower has for it"`
+	States      []State  `json:"states" yaml:"states"`
+	From        string   `json:"from,omitempty" yaml:"-"`
 }
 
 // State returns the index of a state, -1 when the finding has none such.
@@ -113,6 +118,8 @@ type Cause struct {
 	Findings     map[string]map[string]Frequency `json:"findings" yaml:"findings"`
 	Confirms     []Sign                          `json:"confirms" yaml:"confirms"`
 	Excludes     []Sign                          `json:"excludes,omitempty" yaml:"excludes"`
+	MustLook     []string                        `json:"mustLook,omitempty" yaml:"must_look" doc:"findings that have to be looked at before it is settled"`
+	Danger       string                          `json:"danger,omitempty" yaml:"danger" doc:"what it can do to people and what they must do first; empty when it is none to them"`
 	LookAlikes   []LookAlike                     `json:"lookAlikes" yaml:"look_alikes"`
 	Stages       []string                        `json:"stages,omitempty" yaml:"stages"`
 	LifeTable    string                          `json:"lifeTable,omitempty" yaml:"life_table"`
