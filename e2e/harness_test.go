@@ -231,6 +231,13 @@ func (p *page) text(css string) string {
 	return s
 }
 
+// says waits until what stands at css says the words: a page that shows an answer at
+// once may hold the rest of it a moment later.
+func (p *page) says(css, words string) {
+	p.t.Helper()
+	p.until(fmt.Sprintf("%s to say %q", css, words), fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? "").replace(/\s+/g, " ").includes(%q)`, css, words))
+}
+
 func (p *page) click(css string) {
 	p.t.Helper()
 	p.see(css)

@@ -51,7 +51,7 @@ func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
 	p.press(kb.Escape)
 	p.at(168, 150) // the edge of an ovate leaf
 	p.see(`[data-here=margin]`)
-	assert.Contains(t, p.text(`[data-here] li:first-child`), "edge", "signs of the margin stand first")
+	p.says(`[data-here] li:first-child`, "edge")
 	p.typed("notched")
 	p.click(`[data-choice="margin=notched"]`)
 	require.Eventually(t, func() bool { return p.count(`[data-sample] mask circle`) > 5 }, 5*time.Second, 100*time.Millisecond, "the bites are cut out of the leaf")
@@ -138,7 +138,7 @@ func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {
 	p.do(chromedp.SetUploadFiles(`input[name=photo]`, []string{file}, chromedp.ByQuery))
 	p.click(`[data-thumb]`)
 	p.see(`[data-photo] img`)
-	assert.Contains(t, p.text(`[data-photo]`), "leaf from Tuesday.png")
+	p.says(`[data-photo]`, "leaf from Tuesday.png")
 	require.Eventually(t, func() bool {
 		var wide bool
 		p.eval(`document.querySelector('[data-photo] img')?.naturalWidth === 60`, &wide)
@@ -204,7 +204,7 @@ func TestASlowerChangeShowsBothSides(t *testing.T) {
 	done := ask("PUT", "/api/v1/cases/"+id+"/looks/holes", `{"state":"ragged","certainty":"sure"}`, "Cookie", cookie, "X-Botanik-Token", who.Token, "If-Match", at.Header.Get("ETag"))
 	require.Equal(t, http.StatusOK, done.StatusCode)
 	p.press(kb.Escape, "s", "tunnels inside", kb.Enter)
-	p.click(`[data-finding=mines] [data-state=winding]`)
+	p.mark("mines", "winding")
 	p.see(`[data-stale]`)
 	require.Eventually(t, func() bool { return strings.Contains(p.text(`[data-stale]`), "Holes: ") }, 5*time.Second, 100*time.Millisecond)
 	p.click(`[data-do=mine]`)

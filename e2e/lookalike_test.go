@@ -2,9 +2,13 @@ package e2e
 
 import (
 	"fmt"
+	"strings"
 	"testing"
 	"time"
 
+	"botanik/herbarium"
+
+	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
@@ -26,9 +30,15 @@ func (p *page) sample(grower, plant, place, story string) {
 // say answers a finding found by its words, as an advisor would.
 func (p *page) say(words, finding, state string) {
 	p.t.Helper()
-	p.press(kb.Escape, "s", words, kb.Enter)
+	p.press(kb.Escape, "s", words, kb.ArrowDown)
 	p.click(fmt.Sprintf(`[data-finding=%s] [data-state=%s]`, finding, state))
 	p.see(fmt.Sprintf(`[data-finding=%s] [data-state=%s][aria-checked=true]`, finding, state))
+}
+
+// mark answers a finding wherever its line is folded away.
+func (p *page) mark(finding, state string) {
+	p.t.Helper()
+	p.say(strings.ToLower(herbarium.Embedded().Finding(finding).Name), finding, state)
 }
 
 // Two look-alikes are split by following "look here next", Enter by Enter.
@@ -62,16 +72,10 @@ func TestALookAlikePairIsSplitByWhatIsAskedNext(t *testing.T) {
 		}
 		p.click(fmt.Sprintf(`[data-finding=%s] [data-state="%s"]`, next, state))
 		p.see(fmt.Sprintf(`[data-finding=%s] [data-state="%s"][aria-checked=true]`, next, state))
-		var changed bool
-		for range 60 { // the answer from the desk replaces the guess of the page
-			p.eval(fmt.Sprintf(`document.querySelector('[data-next]')?.dataset.next !== %q`, next), &changed)
-			if changed {
-				break
-			}
-		}
+		p.until("the desk to answer", fmt.Sprintf(`document.querySelector('[data-next]')?.dataset.next !== %q`, next))
 	}
 	p.see(`[data-verdict=settled]`)
-	assert.Contains(t, p.text(`.cand`), "Rose leafhopper")
+	p.says(`.cand`, "Rose leafhopper")
 	assert.LessOrEqual(t, looks, 5, "a few asked looks settle it")
 	p.step("verdict")
 	p.read("What tells them apart")
@@ -86,7 +90,7 @@ func TestAHelperIsRecognisedAndLeft(t *testing.T) {
 	p.say("does the fluff walk", "fluff-moves", "fast")
 	p.say("sucked-out prey", "prey-signs", "yes")
 	p.see(`[data-verdict=settled]`)
-	assert.Contains(t, p.text(`.cand`), "helper")
+	p.says(`.cand`, "helper")
 	p.step("verdict")
 	p.click(`[data-do=settle]`)
 	p.click(`[data-do=act]`)
@@ -94,7 +98,7 @@ func TestAHelperIsRecognisedAndLeft(t *testing.T) {
 	p.see(`.offer.on[data-remedy=leave]`)
 	p.click(`[data-do=keep-remedy]`)
 	p.see(`.paper`)
-	assert.Contains(t, p.text(".paper"), "Leave it")
+	p.says(".paper", "Leave it")
 	assert.NotContains(t, p.text(".paper"), "How much")
 }
 
@@ -115,6 +119,76 @@ func TestAnUndeterminedSampleIsSentOn(t *testing.T) {
 	assert.Contains(t, sheet, "Spray nothing")
 	p.click(`[data-do=hand-over]`)
 	p.read("Handed over")
+}
+
+// Nothing in the book brings all of this: the page says so and the sample goes on.
+func TestWhatIsNotInTheBookEndsAsSendItOn(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Hedra Lyle", "Rubber plant", "indoors", "new leaves close like books")
+	p.mark("curl", "rolled-up")
+	p.mark("spots", "purple")
+	p.mark("insects", "slender")
+	p.mark("galls", "none")
+	p.see(`[data-unlisted]`)
+	p.see(`[data-verdict=undetermined]`)
+	p.says(`[data-unlisted]`, "not in this book")
+	p.see(`[data-unfit]`)
+	p.step("verdict")
+	p.see(`[data-chip=undetermined][aria-pressed=true]`)
+	p.click(`[data-do=settle]`)
+	p.see(`.paper`)
+	p.says(".paper", "Not yet known")
+}
+
+// Four scales stand side by side and are treated the same way: the kind is not
+// told, and the plan is made all the same.
+func TestAGroupVerdictIsTreated(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Hollis Amery", "Olive", "balcony", "little shells on the twigs")
+	p.mark("bumps", "covers")
+	p.mark("scrape", "cover-lifts")
+	p.mark("sticky", "no")
+	p.mark("walkers", "none")
+	p.see(`[data-verdict=group]`)
+	p.see(`[data-group-verdict]`)
+	p.step("verdict")
+	p.see(`[data-chip=group][aria-pressed=true]`)
+	p.read("makes no difference to what to do")
+	p.click(`[data-do=settle]`)
+	p.see(`input[name=counts]`)
+	p.click(`[data-chip=light]`)
+	p.click(`[data-do=act]`)
+	p.see(`.offer.on`)
+	p.click(`[data-do=keep-remedy]`)
+	p.step("story")
+	p.read("settled to the group: armored scales")
+}
+
+// What the grower told at the counter is offered on the bench, taken by its key,
+// and counts as told until somebody looks.
+func TestTheStorysOffersAreTakenByKey(t *testing.T) {
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Corin Pell", "Bay", "balcony", "It is all sticky and there are ants. No holes.")
+	p.step("look")
+	p.see(`[data-told="sticky=yes"]`)
+	p.see(`[data-told="ants=yes"]`)
+	var holes int
+	p.eval(`document.querySelectorAll('[data-told^="holes"]').length`, &holes)
+	assert.Zero(t, holes, "what is denied is not offered")
+	p.press("f")
+	p.do(chromedp.KeyEvent("1", chromedp.KeyModifiers(input.ModifierAlt)))
+	p.until("the first to be taken", `!document.querySelector('[data-told="sticky=yes"]')`)
+	p.press("f", kb.Escape, "s", "sticky", kb.ArrowDown)
+	p.see(`[data-finding=sticky] [data-state=yes].told`)
+	p.says(`[data-finding=sticky]`, "told, not seen")
+	p.click(`[data-finding=sticky] [data-state=yes]`)
+	p.see(`[data-finding=sticky] [data-state=yes]:not(.told)[aria-checked=true]`)
 }
 
 func TestARegulatedSuspectIsReferred(t *testing.T) {

@@ -43,11 +43,11 @@ func (p *page) value(name string) string {
 func (p *page) miteLooks() {
 	p.t.Helper()
 	p.step("look")
-	p.click(`[data-finding=flecks] [data-state=many]`)
+	p.mark("flecks", "many")
 	p.press("f")
-	p.click(`[data-finding=walkers] [data-state=many]`)
-	p.click(`[data-finding=touch] [data-state=stays]`)
-	p.click(`[data-finding=walker-spots] [data-state=yes]`)
+	p.mark("walkers", "many")
+	p.mark("touch", "stays")
+	p.mark("walker-spots", "yes")
 	p.see(`[data-verdict=settled]`)
 }
 
@@ -88,7 +88,7 @@ func TestFromVerdictToMixByKeyboard(t *testing.T) {
 	p.tabTo("[name=sprayer]")
 	p.press("2")
 	p.read("2 L of finished mix")
-	assert.Contains(t, p.text(`[data-answer=mix]`), "30 mL insecticidal soap", "the middle of 10 to 20 mL per L")
+	p.says(`[data-answer=mix]`, "30 mL insecticidal soap")
 	p.press(kb.Enter)
 	p.see(`[data-answer=days] .day`)
 	p.press(kb.Enter)
@@ -194,7 +194,7 @@ func TestTheShelfAcrossTheCounter(t *testing.T) {
 	p.see(`[data-answer=mix]`)
 	p.choose("beside", "copper")
 	p.see(`[data-tank]`)
-	assert.Contains(t, p.text(`[data-tank]`), "never go into one tank")
+	p.says(`[data-tank]`, "never go into one tank")
 	p.choose("beside", "")
 	p.gone(`[data-tank]`)
 

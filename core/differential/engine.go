@@ -124,14 +124,15 @@ func deviation(x []float64) float64 {
 }
 
 // Look is one finding answered. Instrument is what was used: eye, lens, scope;
-// empty means what the finding asks for. Of a finding whose states can stand
+// empty means what the finding asks for, and told that the grower says so and
+// nobody looked. Of a finding whose states can stand
 // together several may be written, each there or not there.
 type Look struct {
 	Finding    string `json:"finding"`
 	State      string `json:"state"`
 	Not        bool   `json:"not,omitempty" doc:"the state was looked for and is not there; only where several states can stand together"`
 	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
-	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
+	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,told,"`
 }
 
 // line is one state written, or left out beside others.
@@ -168,6 +169,9 @@ func (e *Engine) resolve(looks []Look) []looked {
 		level := certainties[l.Certainty]
 		if r.find.How == "lens" && l.Instrument == "eye" || r.find.How == "scope" && (l.Instrument == "eye" || l.Instrument == "lens") {
 			level += byEye
+		}
+		if l.Instrument == Told {
+			level += byTale
 		}
 		x := line{Look: l, row: r.at + st, level: level, log: e.yes[(r.at+st)*nLevels+level]}
 		if l.Not {

@@ -44,7 +44,10 @@ func (e *Engine) weigh(x looked, a, b int) float64 {
 	return decibans(temper * x.weight * sum)
 }
 
-func (e *Engine) story(x looked) bool { return e.reads[x.find].find.How == "asked" }
+// story reports whether all that is known of a finding is what the grower tells.
+func (e *Engine) story(x looked) bool {
+	return e.reads[x.find].find.How == "asked" || !slices.ContainsFunc(x.lines, func(l line) bool { return !l.omitted && l.Instrument != Told })
+}
 
 func (e *Engine) tilt(a, b int, got []looked) ([]Weight, float64) {
 	out, sum := make([]Weight, 0, len(got)), 0.0
@@ -88,7 +91,7 @@ func (e *Engine) candidate(i, lead int, p float64, got []looked) Candidate {
 // confirms reports whether a line is a confirming sign of a cause, seen with what it
 // takes and no worse than "think": what a grower tells confirms nothing.
 func (e *Engine) confirms(c *knowledge.Cause, x looked, l line) bool {
-	if l.omitted || l.Not || l.level > 1 || e.story(x) {
+	if l.omitted || l.Not || l.level > 1 || e.reads[x.find].find.How == "asked" {
 		return false
 	}
 	return slices.ContainsFunc(c.Confirms, func(s knowledge.Sign) bool {

@@ -24,14 +24,20 @@ const (
 	// signs in words where the form took one.
 	unsaid = .8
 
-	nLevels = 6
+	nLevels = 9
 )
 
 // certainties are the levels with what the finding asks for; naked eye where it
-// asks for more is three higher.
+// asks for more is three higher, and what the grower tells of it six.
 var certainties = map[string]int{"sure": 0, "": 0, "think": 1, "guess": 2}
 
-const byEye = 3
+const (
+	byEye  = 3
+	byTale = 6
+)
+
+// Told is the instrument of what the grower says and nobody at the desk has seen.
+const Told = "told"
 
 // reading is a finding made ready: how often each state is met, and what is
 // written when it is misread.
@@ -61,7 +67,10 @@ func newReading(f *knowledge.Finding, at int) reading {
 		case 2:
 			e = either(e, slipGuess-slipSure)
 		}
-		if l >= byEye {
+		switch {
+		case l >= byTale && f.How != "asked":
+			e = either(e, slipStory)
+		case l >= byEye && l < byTale:
 			e = either(e, slipEye)
 		}
 		r.err[l] = e

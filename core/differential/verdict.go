@@ -30,6 +30,7 @@ const (
 	likelyAt  = .6
 	storyOnly = 2   // so many looks that are not the grower's story before anything is settled
 	orphanIs  = .1  // a sure sign whose likely explanations hold less than this is explained by nothing
+	quarterIs = .25 // what is not in the book has to hold so much before it leads: below, too little was looked at
 	halfIs    = .5  // a plan that holds so much is not given up for one odd sign
 	rareSign  = .05 // only a sign this seldom met speaks so
 	sharedIs  = 3.0 // decibans: a confirming sign has to say so much against the rival, or it is shared
@@ -215,11 +216,18 @@ func (e *Engine) settlesGroup(r *Ranking, k *reckoning, lead int) Standing {
 // not in the book leads, or a sure sign seldom met is explained by nothing likely.
 // Two causes at once are tried first.
 func (e *Engine) nothingFits(r *Ranking, k *reckoning) string {
+	for _, x := range k.got {
+		for _, l := range x.lines {
+			if f := e.reads[x.find].find; !l.omitted && !l.Not && f.States[l.row-e.reads[x.find].at].Unfit {
+				return "The sample cannot be judged as it is: ask for a fresh one, or send it on."
+			}
+		}
+	}
 	if len(k.got) < 2 || len(r.Pairs) > 0 {
 		return ""
 	}
 	lead := k.idx[0]
-	if u := k.not.share(); u > k.p(lead) && u > r.Plans[0].P {
+	if u := k.not.share(); u >= quarterIs && u > k.p(lead) && u > r.Plans[0].P {
 		return fmt.Sprintf("Something not in this book holds %.0f in 100: most like %s.", 100*u, r.Unlisted.Class)
 	}
 	if r.Plans[0].P >= halfIs || e.confirmed(lead, k) {
@@ -240,7 +248,7 @@ func (e *Engine) nothingFits(r *Ranking, k *reckoning) string {
 func (e *Engine) orphan(k *reckoning, x looked, l line) bool {
 	r := &e.reads[x.find]
 	s := l.row - r.at
-	if l.omitted || l.Not || l.level != 0 || r.find.How == "asked" || r.find.States[s].Absent || r.bg[s] > rareSign {
+	if l.omitted || l.Not || l.level != 0 || e.story(x) || r.find.States[s].Absent || r.bg[s] > rareSign {
 		return false
 	}
 	explained, best := 0.0, 0.0
@@ -263,10 +271,11 @@ func (e *Engine) mustLook(c *knowledge.Cause, got []looked) []MustLook {
 	below := false
 	for _, x := range got {
 		f := e.reads[x.find].find
-		looked[f.ID] = true
-		if f.How != "asked" {
-			seen++
+		if e.story(x) {
+			continue
 		}
+		looked[f.ID] = true
+		seen++
 		below = below || f.Where == "underside" || f.How == "lens"
 	}
 	for _, id := range c.MustLook {
@@ -321,7 +330,7 @@ func (e *Engine) lookAlikesExcluded(lead int, k *reckoning) bool {
 		}
 		sum := 0.0
 		for _, g := range k.got {
-			if e.reads[g.find].find.How != "asked" {
+			if !e.story(g) {
 				sum += e.weigh(g, lead, i)
 			}
 		}

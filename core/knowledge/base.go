@@ -23,6 +23,7 @@ type Base struct {
 	remedy  map[string]*Remedy
 	life    map[string]*LifeTable
 	school  map[string]*School
+	spoken  []phrase
 }
 
 // Entries are what a base is built from.
@@ -48,6 +49,7 @@ func New(e Entries) *Base {
 	b.Conflicts, _ = index(e.Conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
 	b.readRates()
+	b.spoken = b.phrases()
 	return b
 }
 

@@ -24,7 +24,7 @@ func (p Problem) String() string {
 // Vocabularies the checks hold entries to.
 var (
 	Parts      = []string{"plant", "shoot", "leaf", "flower", "fruit", "stem", "root", "pot", "asked"}
-	Hows       = []string{"asked", "eye", "lens", "test", "scope", "meter"}
+	Hows       = []string{"asked", "eye", "lens", "test", "scope", "meter", "lab"}
 	Kinds      = []string{"pest", "helper", "harmless", "disease", "disorder", "injury"}
 	Common     = []string{"very common", "common", "occasional", "uncommon", "rare"}
 	Forms      = []string{"annual", "perennial", "woody", "bulb", "houseplant", "succulent", "conifer", "palm", "fern", "orchid"}
@@ -39,7 +39,7 @@ var (
 	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
 
 	// Topics are the groups of lines inside a part, in the order one looks.
-	Topics = []string{"at first sight", "the story", "care", "the whole plant", "growth", "who is there", "what they leave", "helpers", "colour and flecks", "spots", "coating and stickiness", "eaten and mined", "shape and feel", "fluff and bumps", "flowers", "fruit", "stem and bark", "roots", "soil and pot", "on a slide"}
+	Topics = []string{"at first sight", "the story", "care", "the whole plant", "growth", "who is there", "what they leave", "helpers", "colour and flecks", "spots", "coating and stickiness", "eaten and mined", "shape and feel", "fluff and bumps", "flowers", "fruit", "stem and bark", "roots", "soil and pot", "on a slide", "the laboratory"}
 
 	// Rungs of the ladder by number, mildest first.
 	Rungs = []string{"Leave it", "By hand", "What feeds it", "Living helpers", "Smother and dry", "From plants and microbes", "Minerals", "Referred only"}
@@ -132,8 +132,22 @@ func (k *checker) finding(f *Finding) {
 	if len(f.States) < 2 {
 		k.say("has fewer than two states", "a finding needs at least two answers")
 	}
+	if f.Misread < 0 || f.Misread > .5 {
+		k.say("misread is no rate", "give 0 to 0.5, or leave it out")
+	}
 	seen := map[string]bool{}
+	if f.Many && !slices.ContainsFunc(f.States, func(s State) bool { return s.Absent }) {
+		k.say("has many states and none for none of them", "mark one state absent: true")
+	}
 	for _, s := range f.States {
+		for _, id := range s.TakenFor {
+			if id == s.ID || f.State(id) < 0 {
+				k.say(fmt.Sprintf("state %s is taken for %q, which is no other state of it", s.ID, id), "name another state of this finding")
+			}
+		}
+		for _, w := range s.Words {
+			k.need("state "+s.ID+".words", w, "write a word a grower says, or leave it out")
+		}
 		if seen[s.ID] {
 			k.say("state "+s.ID+" stands twice", "rename one")
 		}
@@ -335,6 +349,11 @@ func (k *checker) cause(c *Cause) {
 	for _, s := range append(slices.Clone(c.Confirms), c.Excludes...) {
 		k.sign(s)
 	}
+	for _, id := range c.MustLook {
+		if k.b.Finding(id) == nil {
+			k.say(fmt.Sprintf("must_look names %q, which is not here", id), "correct the id or add the finding")
+		}
+	}
 	for _, l := range c.LookAlikes {
 		k.lookAlike(c, l)
 	}
@@ -374,6 +393,9 @@ func (k *checker) causeFinding(id string, states map[string]Frequency) {
 		return
 	}
 	sum := 0.0
+	if f.Many { // its states share nothing
+		sum = -10
+	}
 	for st, w := range states {
 		if f.State(st) < 0 {
 			k.say(fmt.Sprintf("findings.%s has no state %q", id, st), "use a state of that finding")

@@ -61,6 +61,10 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a product for a helper": {func(p *parts) {
 			p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Worth: "good"})
 		}, "cause a", "against a helper"},
+		"many and none for none":     {func(p *parts) { p.f.Many, p.f.States[1].Absent = true, false }, "finding flecks", "none of them"},
+		"misread more than read":     {func(p *parts) { p.f.Misread = .8 }, "finding flecks", "misread"},
+		"taken for itself":           {func(p *parts) { p.f.States[0].TakenFor = []string{"yes"} }, "finding flecks", "taken for"},
+		"a must-look at nothing":     {func(p *parts) { p.a.MustLook = []string{"aura"} }, "cause a", "must_look"},
 		"no source":                  {func(p *parts) { p.a.Source = "" }, "cause a", "source"},
 		"no source on the threshold": {func(p *parts) { p.a.Tolerable.Source = "" }, "cause a", "tolerable.source"},
 		"host unknown":               {func(p *parts) { p.a.Hosts["triffid"] = "strong" }, "cause a", "triffid"},

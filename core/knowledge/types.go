@@ -17,6 +17,7 @@ type State struct {
 	Said       string        `json:"said,omitempty" yaml:"said"`
 	Background Frequency     `json:"background" yaml:"background"`
 	Absent     bool          `json:"absent,omitempty" yaml:"absent"`
+	Unfit      bool          `json:"unfit,omitempty" yaml:"unfit" doc:"the sample cannot be judged: it is sent on or brought again"`
 	TakenFor   []string      `json:"takenFor,omitempty" yaml:"taken_for" doc:"states of the same finding it is easily taken for"`
 	Words      []string      `json:"words,omitempty" yaml:"words" doc:"other words a grower has for it"`
 	Drawing    *StateDrawing `json:"drawing,omitempty" yaml:"drawing" doc:"how it shows on the drawn sample"`
@@ -43,7 +44,7 @@ type Finding struct {
 	Topic       string   `json:"topic" yaml:"topic" doc:"the group of lines it stands in on the Look step"`
 	Part        string   `json:"part" yaml:"part" doc:"plant, shoot, leaf, flower, fruit, stem, root, pot or asked"`
 	Where       string   `json:"where,omitempty" yaml:"where" doc:"upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end…"`
-	How         string   `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope or meter"`
+	How         string   `json:"how" yaml:"how" doc:"asked, eye, lens, test, scope, meter or lab"`
 	Minutes     float64  `json:"minutes" yaml:"minutes"`
 	Fresh       bool     `json:"fresh,omitempty" yaml:"fresh" doc:"a first impression: asked after other looks, it is half hindsight and suggested less"`
 	Destructive bool     `json:"destructive,omitempty" yaml:"destructive"`

@@ -8,17 +8,28 @@ import (
 
 	"botanik/core/differential"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 )
 
-// Look records one finding; an empty state takes it back to "not looked".
-func (s *Service) Look(ctx context.Context, who Person, id string, from int, l differential.Look) (View, error) {
-	return s.LookAt(ctx, who, id, from, l, nil)
+// LookInput is one finding answered, or taken back.
+type LookInput struct {
+	differential.Look
+	Off  bool           `json:"off,omitempty" doc:"takes this one state back, of a finding whose states can stand together"`
+	Spot *casefile.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
 }
 
-// LookAt is Look with the place on the drawing it was seen at.
-func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l differential.Look, at *casefile.Spot) (View, error) {
+// Look records one finding with nothing more to say of it than what was seen.
+func (s *Service) Look(ctx context.Context, who Person, id string, from int, l differential.Look) (View, error) {
+	return s.LookAt(ctx, who, id, from, LookInput{Look: l})
+}
+
+// LookAt records one finding; an empty state takes it back to "not looked". Of a
+// finding whose states can stand together a state is written beside the others,
+// and "none of these" in their place.
+func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, in LookInput) (View, error) {
+	l := in.Look
 	f := s.Base.Finding(l.Finding)
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
@@ -32,26 +43,62 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, l
 				})
 			}
 		}
-		i := slices.IndexFunc(c.Looks, func(x casefile.LookRecord) bool { return x.Finding == l.Finding })
-		if l.State == "" {
-			if i >= 0 {
-				c.Looks = slices.Delete(slices.Clone(c.Looks), i, i+1)
-			}
-			return f.Name + ": not looked", nil
-		}
-		rec := casefile.LookRecord{Look: l, Spot: at, By: who.Name, At: m.Now}
-		if i >= 0 {
-			if at == nil {
-				rec.Spot = c.Looks[i].Spot
-			}
-			c.Looks[i] = rec
-		} else {
-			c.Looks = append(c.Looks, rec)
-		}
-		sure := ""
-		if l.Certainty == "think" || l.Certainty == "guess" {
-			sure = " (" + l.Certainty + ")"
-		}
-		return f.Name + ": " + f.States[f.State(l.State)].Name + sure, nil
+		rec := casefile.LookRecord{Look: l, Spot: in.Spot, By: who.Name, At: m.Now}
+		c.Looks = written(f, c.Looks, rec, in.Off)
+		return lookLine(f, l, in.Off), nil
 	})
+}
+
+// written is the looks with one more, or one fewer.
+func written(f *knowledge.Finding, looks []casefile.LookRecord, rec casefile.LookRecord, off bool) []casefile.LookRecord {
+	var spot *casefile.Spot
+	absent := func(state string) bool { i := f.State(state); return i >= 0 && f.States[i].Absent }
+	replaced := func(x casefile.LookRecord) bool {
+		if x.Finding != f.ID {
+			return false
+		}
+		if rec.State == "" || !f.Many || absent(rec.State) && !off {
+			return true
+		}
+		return x.State == rec.State || absent(x.State) && !off
+	}
+	at := slices.IndexFunc(looks, replaced)
+	out := []casefile.LookRecord{}
+	for _, x := range looks {
+		if !replaced(x) {
+			out = append(out, x)
+		} else if x.Spot != nil {
+			spot = x.Spot
+		}
+	}
+	if rec.State == "" || off {
+		return out
+	}
+	if rec.Spot == nil {
+		rec.Spot = spot
+	}
+	if at < 0 {
+		return append(out, rec)
+	}
+	return slices.Insert(out, at, rec)
+}
+
+func lookLine(f *knowledge.Finding, l differential.Look, off bool) string {
+	if l.State == "" {
+		return f.Name + ": not looked"
+	}
+	text := f.States[f.State(l.State)].Name
+	if off {
+		return f.Name + ": " + text + ", taken back"
+	}
+	if l.Not {
+		text = "not " + text
+	}
+	if l.Certainty == "think" || l.Certainty == "guess" {
+		text += " (" + l.Certainty + ")"
+	}
+	if l.Instrument == differential.Told {
+		text += ", told"
+	}
+	return f.Name + ": " + text
 }

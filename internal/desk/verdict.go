@@ -6,6 +6,7 @@ import (
 	"fmt"
 
 	"botanik/core/casework"
+	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
@@ -18,7 +19,7 @@ import (
 type VerdictInput struct {
 	Cause  string `json:"cause,omitempty" doc:"cause id; left out when undetermined"`
 	Also   string `json:"also,omitempty" doc:"a second cause at work"`
-	Degree string `json:"degree" enum:"settled,working,open,undetermined"`
+	Degree string `json:"degree" enum:"settled,group,working,open,undetermined" doc:"group: settled to what is treated alike, the kind not told"`
 	Note   string `json:"note,omitempty" maxLength:"400" doc:"why, when it departs from the ranking or changes an earlier verdict"`
 }
 
@@ -27,15 +28,15 @@ type VerdictInput struct {
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
 	return s.change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
-		if err := s.checkVerdict(c, in); err != nil {
+		rank, err := s.rank(ctx, m, c)
+		if err != nil {
+			return "", err
+		}
+		if err := s.checkVerdict(c, rank, in); err != nil {
 			return "", err
 		}
 		if c.Now().Handover != nil && who.Role == people.Trainee {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
-		}
-		rank, err := s.rank(ctx, m, c)
-		if err != nil {
-			return "", err
 		}
 		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: who.Role == people.Trainee}
 		for _, cand := range rank.Candidates {
@@ -59,6 +60,9 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 	text := "undetermined, to be sent on"
 	if k != nil {
 		text = v.Degree + ": " + k.Name
+		if v.Degree == differential.Group {
+			text = "settled to the group: " + k.Group
+		}
 	}
 	if v.NeedsReview {
 		text += ", waits for an advisor"
@@ -69,18 +73,21 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 	return text
 }
 
-func (s *Service) checkVerdict(c *Case, in VerdictInput) error {
+func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInput) error {
 	var l fault.List
+	sure := in.Degree == differential.Settled || in.Degree == differential.Group
 	k := s.Base.Cause(in.Cause)
 	switch {
 	case in.Degree == "undetermined" && in.Cause != "":
 		l.Add("cause", "an undetermined verdict names no cause", "leave the cause out, or choose another degree")
 	case in.Degree != "undetermined" && k == nil:
 		l.Add("cause", fmt.Sprintf("%q is not a cause of the herbarium", in.Cause), "choose a candidate, or make it undetermined")
-	case k != nil && in.Degree == "settled" && (k.LabOnly != "" || k.Regulated != ""):
+	case k != nil && sure && (k.LabOnly != "" || k.Regulated != ""):
 		l.Add("degree", k.Name+" can never be settled at the desk", "make it working; "+cmp.Or(k.Regulated, k.LabOnly))
-	case k != nil && in.Degree == "settled" && len(c.Looks) == 0:
+	case k != nil && sure && len(c.Looks) == 0:
 		l.Add("degree", "nothing has been looked at", "look first, or leave it open")
+	case k != nil && sure && len(rank.Alarms) > 0 && rank.Alarms[0].Kind != differential.AlarmHelper && rank.Alarms[0].Cause != in.Cause:
+		l.Add("degree", "an alarm stands: "+rank.Alarms[0].Text, "look at what rules it out, or make it likely")
 	}
 	if in.Also != "" && (s.Base.Cause(in.Also) == nil || in.Also == in.Cause) {
 		l.Add("also", fmt.Sprintf("%q is not another cause of the herbarium", in.Also), "choose a second cause, or leave it out")

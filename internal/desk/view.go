@@ -9,6 +9,7 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/differential"
+	"botanik/core/knowledge"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -61,6 +62,7 @@ type View struct {
 	Schools   map[string]string     `json:"schools,omitempty" doc:"answers this case chose over the house's"`
 
 	Reading   differential.Ranking `json:"reading"`
+	Spoken    []knowledge.Spoken   `json:"spoken" doc:"what the story speaks of and nobody has looked at"`
 	Steps     []casework.Step      `json:"steps"`
 	Certainty float64              `json:"certainty" doc:"how full the tag is, 0 to 1"`
 	MayUndo   string               `json:"mayUndo,omitempty" doc:"what u would take back"`
@@ -90,7 +92,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
-		Reading: rank, Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
+		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
 	}
 	if v.Doses == nil {
 		v.Doses = []casefile.KeptDose{}
@@ -104,6 +106,13 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 		v.HouseNews, err = s.House.News(ctx, m, *c.HouseSeen)
 	}
 	return v, err
+}
+
+// spoken are the states the grower's story speaks of, of findings nobody answered.
+func (s *Service) spoken(c *Case) []knowledge.Spoken {
+	return slices.DeleteFunc(s.Base.SpokenOf(c.Intake.Story), func(x knowledge.Spoken) bool {
+		return slices.ContainsFunc(c.Looks, func(l casefile.LookRecord) bool { return l.Finding == x.Finding })
+	})
 }
 
 // rank is what the looks say, by what is known before looking: the plant, the

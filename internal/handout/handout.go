@@ -16,6 +16,7 @@ import (
 // sureWords says how sure the desk is, without jargon.
 var sureWords = map[string]string{
 	"settled":      "We are sure of this.",
+	"group":        "We are sure of the group; which kind of it makes no difference to what to do.",
 	"working":      "This is most likely; we were not able to be quite sure.",
 	"open":         "This is our best guess; other things are possible.",
 	"undetermined": "We could not tell what this is.",

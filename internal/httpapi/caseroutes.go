@@ -32,8 +32,10 @@ type roundBody struct {
 
 type lookBody struct {
 	State      string `json:"state" doc:"state id; empty takes the look back"`
+	Not        bool   `json:"not,omitempty" doc:"looked for and not there; where several states can stand together"`
+	Off        bool   `json:"off,omitempty" doc:"takes this one state back; where several states can stand together"`
 	Certainty  string `json:"certainty,omitempty" enum:"sure,think,guess,"`
-	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,"`
+	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,told," doc:"what was used; told: the grower says so and nobody looked"`
 
 	Spot *casefile.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
 }
@@ -136,7 +138,7 @@ func (s *Server) lookRoute() {
 			if err != nil {
 				return nil, err
 			}
-			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, differential.Look{Finding: in.Finding, State: in.Body.State, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, in.Body.Spot)
+			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, desk.LookInput{Look: differential.Look{Finding: in.Finding, State: in.Body.State, Not: in.Body.Not, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, Off: in.Body.Off, Spot: in.Body.Spot})
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

@@ -87,7 +87,15 @@ export function useChange(id: string) {
 }
 
 /** A look as it was answered; an empty state takes it back. */
-export type Answer = { finding: string; name: string; state: string; said: string; body: S['LookBody'] };
+export type Answer = {
+  finding: string;
+  name: string;
+  state: string;
+  said: string;
+  /** Of a finding whose states can stand together: which of them mean that none does. */
+  none?: string[];
+  body: S['LookBody'];
+};
 
 /** An answer the desk did not keep, with its reason. */
 export type Refusal = { key: number; answer: Answer; problem: Problem };
@@ -140,7 +148,7 @@ export function useLooks(view: Pick<View, 'id' | 'looks'>): Looks {
   return {
     looks,
     // What the desk has by now, by us in a try that seemed lost or by somebody else, is kept.
-    refused: failed.filter((r) => stateOf(view.looks, r.answer.finding) !== r.answer.state),
+    refused: failed.filter((r) => !isSo(view.looks, r.answer)),
     answer: mutation.mutate,
     drop,
     again: (r) => {
@@ -150,19 +158,30 @@ export function useLooks(view: Pick<View, 'id' | 'looks'>): Looks {
   };
 }
 
-const stateOf = (looks: View['looks'], finding: string) => looks.find((l) => l.finding === finding)?.state ?? '';
+const isSo = (looks: View['looks'], a: Answer) =>
+  a.none && a.state
+    ? looks.some((l) => l.finding === a.finding && l.state === a.state && !!l.not === !!a.body.not) !== !!a.body.off
+    : (looks.find((l) => l.finding === a.finding)?.state ?? '') === a.state;
+
+/** Whether an answer takes the place of what was written: of the same finding, or only of the same state of it. */
+function replaced(l: View['looks'][number], a: Answer) {
+  if (l.finding !== a.finding) return false;
+  if (!a.state || !a.none || (a.none.includes(a.state) && !a.body.off)) return true;
+  return l.state === a.state || (a.none.includes(l.state) && !a.body.off);
+}
 
 function overlay(looks: View['looks'], pending: Answer[]): View['looks'] {
   let out = looks;
   for (const a of pending) {
-    const was = out.find((l) => l.finding === a.finding);
-    out = out.filter((l) => l.finding !== a.finding);
-    if (a.state)
+    const was = out.find((l) => replaced(l, a) && l.spot);
+    out = out.filter((l) => !replaced(l, a));
+    if (a.state && !a.body.off)
       out = [
         ...out,
         {
           finding: a.finding,
           state: a.state,
+          not: a.body.not,
           certainty: a.body.certainty,
           instrument: a.body.instrument,
           spot: a.body.spot ?? was?.spot,

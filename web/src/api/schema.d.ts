@@ -975,6 +975,14 @@ export interface components {
             /** @description good, fair or some: how much it does against this cause */
             worth: string;
         };
+        Alarm: {
+            cause: string;
+            /** @enum {string} */
+            kind: "people" | "regulated" | "helper";
+            /** Format: double */
+            p: number;
+            text: string;
+        };
         Ask: {
             askOn?: string;
             call: boolean;
@@ -1047,6 +1055,8 @@ export interface components {
             /** @description very common, common, occasional, uncommon or rare */
             commonness: string;
             confirms: components["schemas"]["Sign"][];
+            /** @description what it can do to people and what they must do first; empty when it is none to them */
+            danger?: string;
             /** @description none, compost, hot compost, bag or as local rules say */
             disposal: string;
             disposalNote?: string;
@@ -1075,6 +1085,8 @@ export interface components {
             lookAlikes: components["schemas"]["LookAlike"][];
             /** @description months met, northern year */
             months?: number[];
+            /** @description findings that have to be looked at before it is settled */
+            mustLook?: string[];
             mustNot?: components["schemas"]["MustNot"][];
             name: string;
             parts: string[];
@@ -1240,8 +1252,15 @@ export interface components {
             /** @description asked, eye, lens, test, scope or meter */
             how: string;
             id: string;
+            /** @description several of its states can stand together */
+            many?: boolean;
             /** Format: double */
             minutes: number;
+            /**
+             * Format: double
+             * @description how often it is misread even when sure, 0 to 1; the usual rate of its way of looking when left out
+             */
+            misread?: number;
             name: string;
             /** @description plant, shoot, leaf, flower, fruit, stem, root, pot or asked */
             part: string;
@@ -1251,6 +1270,8 @@ export interface components {
             topic: string;
             /** @description upper, underside, veins, margin, axil, new growth, old growth, stalk end, blossom end… */
             where?: string;
+            /** @description other words a grower has for it */
+            words?: string[];
         };
         FollowUp: {
             /** Format: date-time */
@@ -1433,8 +1454,15 @@ export interface components {
         LookBody: {
             /** @enum {string} */
             certainty?: "sure" | "think" | "guess" | "";
-            /** @enum {string} */
-            instrument?: "eye" | "lens" | "scope" | "";
+            /**
+             * @description what was used; told: the grower says so and nobody looked
+             * @enum {string}
+             */
+            instrument?: "eye" | "lens" | "scope" | "told" | "";
+            /** @description looked for and not there; where several states can stand together */
+            not?: boolean;
+            /** @description takes this one state back; where several states can stand together */
+            off?: boolean;
             /** @description where on the drawing it was seen */
             spot?: components["schemas"]["Spot"];
             /** @description state id; empty takes the look back */
@@ -1448,7 +1476,9 @@ export interface components {
             certainty?: "sure" | "think" | "guess" | "";
             finding: string;
             /** @enum {string} */
-            instrument?: "eye" | "lens" | "scope" | "";
+            instrument?: "eye" | "lens" | "scope" | "told" | "";
+            /** @description the state was looked for and is not there; only where several states can stand together */
+            not?: boolean;
             spot?: components["schemas"]["Spot"];
             state: string;
         };
@@ -1512,6 +1542,11 @@ export interface components {
             use: string;
             volume: string;
             with?: components["schemas"]["Beside"][];
+        };
+        MustLook: {
+            finding?: string;
+            name: string;
+            why: string;
         };
         MustNot: {
             remedy?: string;
@@ -1743,26 +1778,27 @@ export interface components {
             type: string;
         };
         Ranking: {
-            alarms: string[];
+            alarms: components["schemas"]["Alarm"][];
             candidates: components["schemas"]["Candidate"][];
-            /** Format: double */
-            fitZ: number;
             leader: string;
             /** Format: int64 */
             looked: number;
+            mustLook: components["schemas"]["MustLook"][];
             next: components["schemas"]["NextLook"][];
-            noneFits: boolean;
             other: string;
             pairs: components["schemas"]["Pair"][];
             plans: components["schemas"]["SamePlan"][];
             rival: string;
             stop: string;
+            tell: string[];
             tilt: components["schemas"]["Weight"][];
             /** Format: double */
             tiltPrior: number;
             /** Format: double */
             tiltTotal: number;
-            verdict: string;
+            unlisted: components["schemas"]["Unlisted"];
+            /** @enum {string} */
+            verdict: "settled" | "group" | "working" | "open" | "undetermined";
             why: string[];
         };
         Rate: {
@@ -1923,6 +1959,8 @@ export interface components {
         SamePlan: {
             causes: string[];
             group: string;
+            /** @description one action is good for all of them: the kind need not be told */
+            one: boolean;
             /** Format: double */
             p: number;
         };
@@ -2018,6 +2056,12 @@ export interface components {
             /** Format: double */
             perMinute: number;
         };
+        Spoken: {
+            finding: string;
+            state: string;
+            /** @description of the story, as written */
+            words: string;
+        };
         Spoon: {
             /** Format: int64 */
             count: number;
@@ -2054,6 +2098,10 @@ export interface components {
             id: string;
             name: string;
             said?: string;
+            /** @description states of the same finding it is easily taken for */
+            takenFor?: string[];
+            /** @description other words a grower has for it */
+            words?: string[];
         };
         StateDrawing: {
             add?: {
@@ -2204,6 +2252,14 @@ export interface components {
             note?: string;
             remedies: string[];
         };
+        Unlisted: {
+            /** @description what it would most likely be, in plain words */
+            class: string;
+            /** @description the book holds little on this plant */
+            few?: boolean;
+            /** Format: double */
+            p: number;
+        };
         Verdict: {
             /** @description a second cause at work */
             also?: string;
@@ -2225,8 +2281,11 @@ export interface components {
             also?: string;
             /** @description cause id; left out when undetermined */
             cause?: string;
-            /** @enum {string} */
-            degree: "settled" | "working" | "open" | "undetermined";
+            /**
+             * @description group: settled to what is treated alike, the kind not told
+             * @enum {string}
+             */
+            degree: "settled" | "group" | "working" | "open" | "undetermined";
             /** @description why, when it departs from the ranking or changes an earlier verdict */
             note?: string;
         };
@@ -2269,6 +2328,8 @@ export interface components {
             schools?: {
                 [key: string]: string;
             };
+            /** @description what the story speaks of and nobody has looked at */
+            spoken: components["schemas"]["Spoken"][];
             stage: string;
             steps: components["schemas"]["Step"][];
             treatment?: components["schemas"]["Treatment"];
@@ -2311,6 +2372,8 @@ export interface components {
             finding: string;
             said: string;
             short: string;
+            /** @description told by the grower, not seen */
+            story?: boolean;
         };
     };
     responses: {
@@ -2528,7 +2591,7 @@ export interface operations {
                      *           "cause": "vine-weevil-grub",
                      *           "causeName": "Vine weevil grubs",
                      *           "certainty": 1,
-                     *           "createdAt": "2026-07-09T13:00:00Z",
+                     *           "createdAt": "2026-07-09T17:00:00Z",
                      *           "degree": "settled",
                      *           "grower": "Gilly Rowe",
                      *           "id": "01K0EXAMPLE000000000000000",
@@ -2540,7 +2603,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxMzowMDowMC4wMDBafDAxS1gzRkRDNDBONkhFSldCTTVTUzQ5SjZQ"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWWEc2OUtGUVNZMTlEVkJL"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2619,58 +2682,72 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.06823407210806433,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 0,
+                     *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 1.991306087689112,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.008897536895104585,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.08483450475523459,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.6605944296377597
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 0.8661276617169118
                      *           }
                      *         ],
-                     *         "noneFits": false,
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Two-spotted spider mite"
+                     *               "Predatory mite"
                      *             ],
-                     *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.18413431159622748
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 0.9006869851615606,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09473211381788918
+                     *         },
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "waiting",
                      *       "steps": [
                      *         {
@@ -2753,58 +2830,72 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.06823407210806433,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 0,
+                     *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 1.991306087689112,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.008897536895104585,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.08483450475523459,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.6605944296377597
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 0.8661276617169118
                      *           }
                      *         ],
-                     *         "noneFits": false,
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Two-spotted spider mite"
+                     *               "Predatory mite"
                      *             ],
-                     *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.18413431159622748
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 0.9006869851615606,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09473211381788918
+                     *         },
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "waiting",
                      *       "steps": [
                      *         {
@@ -2914,7 +3005,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -2923,36 +3014,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223394,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354851,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.3642050755734018,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092755
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -2961,27 +3056,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886604
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 11.053350624356536,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112702
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -2997,7 +3107,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 10
                      *     }
@@ -3289,7 +3399,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -3298,36 +3408,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223394,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354851,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.3642050755734018,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092755
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -3336,30 +3450,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886604
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 11.053350624356536,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112702
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 1,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "closed",
                      *       "steps": [
                      *         {
@@ -3564,7 +3693,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -3573,36 +3702,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -3611,30 +3744,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "ready",
                      *       "steps": [
                      *         {
@@ -3656,7 +3804,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 14
                      *     }
@@ -3753,42 +3901,41 @@ export interface operations {
                      *         "candidates": [
                      *           {
                      *             "against": [],
-                     *             "cause": "slug",
+                     *             "cause": "predatory-mite",
                      *             "confirmed": false,
                      *             "for": [],
-                     *             "group": "slugs",
-                     *             "kind": "pest",
-                     *             "name": "Slugs and snails",
-                     *             "p": 0.12571442662617607,
+                     *             "group": "leave it",
+                     *             "kind": "helper",
+                     *             "name": "Predatory mite",
+                     *             "p": 0.04025234779023128,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
-                     *         "leader": "slug",
+                     *         "leader": "predatory-mite",
                      *         "looked": 0,
+                     *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.4419997517889853,
+                     *             "bits": 1.876940164084291,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3102584606233575,
+                     *             "lossDrop": 0,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.06558846240070673,
+                     *                 "p": 0.05537736167928216,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 81, Onion thrips 4",
+                     *                 "text": "Two-spotted spider mite 49, not in this book 19",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8106948102591598
+                     *                 "topP": 0.49172128263168496
                      *               }
                      *             ],
-                     *             "score": 1.4897976945143616
+                     *             "score": 0.8044029274646961
                      *           }
                      *         ],
-                     *         "noneFits": false,
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -3797,20 +3944,35 @@ export interface operations {
                      *               "Predatory mite"
                      *             ],
                      *             "group": "leave it",
-                     *             "p": 0.1730837140663017
+                     *             "one": true,
+                     *             "p": 0.18018159845738388
                      *           }
                      *         ],
-                     *         "rival": "powdery-mildew",
+                     *         "rival": "spray-burn",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 2.9242271549394974,
-                     *         "tiltTotal": 2.9242271549394974,
+                     *         "tiltPrior": 0,
+                     *         "tiltTotal": 0,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.1588424004121428
+                     *         },
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "holes",
+                     *           "state": "ragged",
+                     *           "words": "holes"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -3832,7 +3994,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.12571442662617607
+                     *         "p": 0.038479454450857306
                      *       },
                      *       "version": 4
                      *     }
@@ -4154,7 +4316,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -4163,36 +4325,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -4201,30 +4367,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 1,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "handed",
                      *       "steps": [
                      *         {
@@ -4246,7 +4427,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 16
                      *     }
@@ -4521,7 +4702,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -4530,36 +4711,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -4568,30 +4753,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 1,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "handed",
                      *       "steps": [
                      *         {
@@ -4613,7 +4813,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 15
                      *     }
@@ -4704,58 +4904,72 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909394,
+                     *             "p": 0.06823407210806433,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 0,
+                     *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.3521242285592088,
+                     *             "bits": 1.991306087689112,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.3833078943887315,
+                     *             "lossDrop": 0.008897536895104419,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.1622195752978584,
+                     *                 "p": 0.0848345047552346,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418114
+                     *                 "topP": 0.6605944296377599
                      *               }
                      *             ],
-                     *             "score": 1.555635947080706
+                     *             "score": 0.8661276617169115
                      *           }
                      *         ],
-                     *         "noneFits": false,
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Two-spotted spider mite"
+                     *               "Predatory mite"
                      *             ],
-                     *             "group": "spider mites",
-                     *             "p": 0.1720906041527652
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.1841343115962274
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 4.513046933129336,
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 0.9006869851615626,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09473211381788914
+                     *         },
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "waiting",
                      *       "steps": [
                      *         {
@@ -4859,7 +5073,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -4868,36 +5082,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -4906,27 +5124,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -5123,7 +5356,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -5132,36 +5365,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223394,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354851,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.3642050755734018,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092755
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -5170,30 +5407,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886604
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 11.053350624356536,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112702
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -5215,7 +5467,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 13
                      *     }
@@ -5315,7 +5567,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -5324,36 +5576,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -5362,27 +5618,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -5509,7 +5780,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -5518,36 +5789,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223394,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354851,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.3642050755734018,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092755
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -5556,27 +5831,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886604
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 11.053350624356536,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112702
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -5742,7 +6032,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -5751,36 +6041,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -5789,30 +6083,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -5834,7 +6143,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 12
                      *     }
@@ -6026,7 +6335,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -6035,36 +6344,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -6073,30 +6386,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 1,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -6196,7 +6524,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -6205,36 +6533,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -6243,27 +6575,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -6279,7 +6626,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782184,
+                     *         "p": 0.42179197054223416,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 8
@@ -6476,7 +6823,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -6485,36 +6832,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223394,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354851,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.3642050755734018,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092755
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -6523,30 +6874,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886604
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615626,
+                     *         "tiltTotal": 11.053350624356536,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112702
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 1,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -6656,7 +7022,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -6665,36 +7031,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782187,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.40355510661527166,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.007768328114171608,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.737890418177094,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -6703,30 +7073,45 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605066
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129336,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
                      *       "schools": {
                      *         "rhythm": "weekly"
                      *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -6742,7 +7127,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 11
                      *     }
@@ -6960,58 +7345,72 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17200500342909386,
+                     *             "p": 0.06823407210806433,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 0,
+                     *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.352124228559209,
+                     *             "bits": 1.991306087689112,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.38330789438873164,
+                     *             "lossDrop": 0.008897536895104585,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16221957529785835,
+                     *                 "p": 0.08483450475523459,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 91",
+                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9058431560418113
+                     *                 "topP": 0.6605944296377597
                      *               }
                      *             ],
-                     *             "score": 1.5556359470807064
+                     *             "score": 0.8661276617169118
                      *           }
                      *         ],
-                     *         "noneFits": false,
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Two-spotted spider mite"
+                     *               "Predatory mite"
                      *             ],
-                     *             "group": "spider mites",
-                     *             "p": 0.17209060415276511
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.18413431159622748
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 4.513046933129333,
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 0.9006869851615606,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09473211381788918
+                     *         },
                      *         "verdict": "open",
                      *         "why": [
                      *           "Nothing has been looked at yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "waiting",
                      *       "steps": [
                      *         {
@@ -7113,7 +7512,7 @@ export interface operations {
                      *             "confirmed": true,
                      *             "for": [
                      *               {
-                     *                 "decibans": 14.113390633157234,
+                     *                 "decibans": 10.152663639194973,
                      *                 "finding": "walker-spots",
                      *                 "said": "two dark spots on the back",
                      *                 "short": "two spots"
@@ -7122,36 +7521,40 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.8466666817782184,
+                     *             "p": 0.42179197054223416,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "fitZ": 0,
                      *         "leader": "two-spotted-mite",
                      *         "looked": 1,
-                     *         "next": [
+                     *         "mustLook": [
                      *           {
-                     *             "bits": 0.4035551066152718,
-                     *             "destructive": false,
-                     *             "finding": "flecks",
-                     *             "lossDrop": 0.00776832811417158,
-                     *             "minutes": 0.2,
-                     *             "name": "Pale pin-prick flecks",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "many",
-                     *                 "p": 0.7378904181770939,
-                     *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 99",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9900200308945274
-                     *               }
-                     *             ],
-                     *             "score": 0.1840498001410759
+                     *             "name": "The plant itself",
+                     *             "why": "look at the plant: what is known is the grower's story"
                      *           }
                      *         ],
-                     *         "noneFits": false,
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.9893675001354846,
+                     *             "destructive": false,
+                     *             "finding": "creature-size",
+                     *             "lossDrop": 0.15339260267770244,
+                     *             "minutes": 0.4,
+                     *             "name": "Size of the creatures",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "under half a millimetre",
+                     *                 "p": 0.36420507557340176,
+                     *                 "state": "dust",
+                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9485010971249465
+                     *               }
+                     *             ],
+                     *             "score": 0.5002253919092753
+                     *           }
+                     *         ],
                      *         "other": "open",
                      *         "pairs": [],
                      *         "plans": [
@@ -7160,27 +7563,42 @@ export interface operations {
                      *               "Two-spotted spider mite"
                      *             ],
                      *             "group": "spider mites",
-                     *             "p": 0.8466688062605062
+                     *             "one": true,
+                     *             "p": 0.42193777770886626
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
+                     *         "tell": [
+                     *           "creature-size"
+                     *         ],
                      *         "tilt": [
                      *           {
-                     *             "decibans": 14.113390633157234,
+                     *             "decibans": 10.152663639194973,
                      *             "finding": "walker-spots",
                      *             "said": "two dark spots on the back",
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 4.513046933129333,
-                     *         "tiltTotal": 18.62643756628657,
-                     *         "verdict": "working",
+                     *         "tiltPrior": 0.9006869851615606,
+                     *         "tiltTotal": 11.053350624356533,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.09440992633112706
+                     *         },
+                     *         "verdict": "open",
                      *         "why": [
-                     *           "Two-spotted spider mite holds 85 in 100; 90 would settle it."
+                     *           "No cause holds 60 in 100 yet."
                      *         ]
                      *       },
                      *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
                      *       "stage": "bench",
                      *       "steps": [
                      *         {
@@ -7196,7 +7614,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.8466666817782187
+                     *         "p": 0.42179197054223416
                      *       },
                      *       "version": 9
                      *     }
@@ -8232,7 +8650,7 @@ export interface operations {
                      *         "cause": "rose-black-spot",
                      *         "causeName": "Rose black spot",
                      *         "certainty": 1,
-                     *         "createdAt": "2026-02-11T13:00:00Z",
+                     *         "createdAt": "2026-02-11T18:00:00Z",
                      *         "degree": "settled",
                      *         "grower": "Corin Pell",
                      *         "id": "01K0EXAMPLE000000000000000",
@@ -8493,16 +8911,16 @@ export interface operations {
                     /**
                      * @example [
                      *       {
-                     *         "divergence": 10.814941881107742,
+                     *         "divergence": 7.460624678142487,
                      *         "expect": [
                      *           [
-                     *             "nothing stirs"
+                     *             "under half a millimetre"
                      *           ]
                      *         ],
-                     *         "finding": "touch",
-                     *         "minutes": 0.3,
-                     *         "name": "Touch or blow, what does it do",
-                     *         "perMinute": 13.518677351384678
+                     *         "finding": "creature-size",
+                     *         "minutes": 0.4,
+                     *         "name": "Size of the creatures",
+                     *         "perMinute": 8.289582975713875
                      *       }
                      *     ]
                      */
@@ -8542,7 +8960,7 @@ export interface operations {
                      *           "causeName": "Brown soft scale",
                      *           "certainty": 1,
                      *           "contact": "corin at the net loft",
-                     *           "createdAt": "2026-06-17T13:00:00Z",
+                     *           "createdAt": "2026-06-17T17:00:00Z",
                      *           "degree": "settled",
                      *           "grower": "Corin Pell",
                      *           "id": "01K0EXAMPLE000000000000000",
@@ -8594,7 +9012,7 @@ export interface operations {
                      *           "cause": "vine-weevil-grub",
                      *           "causeName": "Vine weevil grubs",
                      *           "certainty": 1,
-                     *           "createdAt": "2026-05-01T13:00:00Z",
+                     *           "createdAt": "2026-05-01T17:00:00Z",
                      *           "degree": "settled",
                      *           "grower": "Maeve Tully",
                      *           "id": "01K0EXAMPLE000000000000000",

@@ -1,5 +1,7 @@
+import type { Finding } from '../api/client';
 import { FindingRow } from './FindingRow';
-import { parts, topicOf } from './topics';
+import { StoryOffers } from './StoryOffers';
+import { folded, linesOf, parts, topicOf } from './topics';
 import type { LookState } from './useLookState';
 
 /** The lines of the part in hand, or those that fit what was typed. */
@@ -31,12 +33,14 @@ export function FindingList({ s }: { s: LookState }) {
       </div>
       <Topics s={s} />
       <div className="scroll" ref={s.list}>
+        <StoryOffers s={s} />
         {s.shown.length === 0 && (
           <p className="pad quiet">{s.say ? 'No line says that. Try a plainer word.' : 'Nothing to look at here.'}</p>
         )}
         {s.shown.map((f, i) => {
           const before = s.shown[i - 1];
-          const head = !s.say && !s.topic && s.topics.length > 1 && (!before || topicOf(before) !== topicOf(f));
+          const head =
+            !s.say && !s.topic && i >= s.first && (i === s.first || topicOf(before as Finding) !== topicOf(f));
           return (
             <div key={f.id}>
               {head && <h4 className="topic">{topicOf(f)}</h4>}
@@ -44,9 +48,27 @@ export function FindingList({ s }: { s: LookState }) {
             </div>
           );
         })}
+        <Folded s={s} />
       </div>
     </section>
   );
+}
+
+/** What is left of this part, folded by topic. */
+function Folded({ s }: { s: LookState }) {
+  if (s.say || s.topic) return null;
+  const rest = folded(linesOf([...s.byId.values()], s.part, s.under), s.shown);
+  return rest.map(([t, n]) => (
+    <button
+      type="button"
+      key={t}
+      className="plain fold"
+      data-fold={t}
+      onClick={() => s.setOpen((o) => new Set([...o, t]))}
+    >
+      {t} <small>{n === 1 ? 'one more line' : `${n} more lines`}</small>
+    </button>
+  ));
 }
 
 function Say({ s }: { s: LookState }) {
@@ -56,7 +78,7 @@ function Say({ s }: { s: LookState }) {
         ref={s.box}
         value={s.say}
         aria-label="Say what you see"
-        placeholder="say what you see, or arrow to a line"
+        placeholder="say what you see; Enter writes it when one answer fits"
         onChange={(e) => {
           s.setSay(e.target.value);
           s.setAt(0);
@@ -66,7 +88,8 @@ function Say({ s }: { s: LookState }) {
             s.setSay('');
             s.box.current?.blur();
           }
-          if (e.key === 'Enter' || e.key === 'ArrowDown') {
+          if (e.key === 'Enter' && s.take()) e.preventDefault();
+          else if (e.key === 'Enter' || e.key === 'ArrowDown') {
             e.preventDefault();
             s.box.current?.blur();
           }

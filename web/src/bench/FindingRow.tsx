@@ -8,6 +8,7 @@ const howWords: Record<string, string> = {
   test: 'test',
   scope: 'microscope',
   meter: 'meter',
+  lab: 'laboratory',
 };
 const minutes = (m: number) =>
   m < 0.5
@@ -22,14 +23,16 @@ const minutes = (m: number) =>
 
 const sure: Record<string, string> = { think: ' · think so', guess: ' · a guess' };
 
-/** One line: what to look at, how, and its answers. Within the answers the arrow keys move, as in any radio group. */
+/** One line: what to look at, how, and its answers. Within the answers the arrow keys move, as in any group of them. */
 export function FindingRow({ s, f, i }: { s: LookState; f: Finding; i: number }) {
-  const a = s.answers.get(f.id);
+  const all = s.answers.get(f.id) ?? [];
+  const told = all.length > 0 && all.every((l) => l.instrument === 'told');
+  const doubt = all.find((l) => l.certainty && sure[l.certainty])?.certainty;
   const wide = f.states.map((x) => x.name).join('').length > 34 || f.states.length > 4;
   const asked = s.rank.get(f.id) === 0;
   const stop = Math.max(
     0,
-    f.states.findIndex((x) => x.id === a?.state),
+    f.states.findIndex((x) => all.some((l) => l.state === x.id)),
   );
   return (
     <div className={`find${i === s.at ? ' at' : ''}${asked ? ' next' : ''}`} data-finding={f.id}>
@@ -40,41 +43,71 @@ export function FindingRow({ s, f, i }: { s: LookState; f: Finding; i: number })
           {howWords[f.how]} · {minutes(f.minutes)}
           {f.destructive ? ' · uses it up' : ''}
           {f.hint ? ` · ${f.hint}` : ''}
-          {(a?.certainty && sure[a.certainty]) ?? ''}
+          {doubt && sure[doubt]}
+          {told && <b> · told, not seen: weak</b>}
         </small>
       </span>
-      <div
-        className={wide ? 'seg wide' : 'seg'}
-        role="radiogroup"
-        aria-label={f.name}
-        onKeyDown={(e) => {
-          const d = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
-          if (!d) return;
-          const all = [...e.currentTarget.querySelectorAll<HTMLElement>('[role=radio]')];
-          const to = all[(all.indexOf(e.target as HTMLElement) + d + all.length) % all.length];
-          to?.focus();
-          e.preventDefault();
-          e.stopPropagation();
-        }}
-      >
-        {f.states.map((x, n) => (
+      <States s={s} f={f} wide={wide} stop={stop} onPick={() => s.setAt(i)} />
+    </div>
+  );
+}
+
+/** The answers of a line. Where several can stand together each is there, not there, or not looked. */
+export function States({
+  s,
+  f,
+  wide,
+  stop,
+  onPick,
+}: {
+  s: LookState;
+  f: Finding;
+  wide: boolean;
+  stop: number;
+  onPick: () => void;
+}) {
+  const all = s.answers.get(f.id) ?? [];
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: its role follows the kind of line
+    <div
+      className={wide ? 'seg wide' : 'seg'}
+      {...(f.many
+        ? { role: 'group', 'aria-label': `${f.name}; several can be there` }
+        : { role: 'radiogroup', 'aria-label': f.name })}
+      onKeyDown={(e) => {
+        const d = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
+        if (!d) return;
+        const each = [...e.currentTarget.querySelectorAll<HTMLElement>('[data-state]')];
+        const to = each[(each.indexOf(e.target as HTMLElement) + d + each.length) % each.length];
+        to?.focus();
+        e.preventDefault();
+        e.stopPropagation();
+      }}
+    >
+      {f.states.map((x, n) => {
+        const l = all.find((r) => r.state === x.id);
+        const there = !!l && !l.not;
+        return (
           <button
             type="button"
             key={x.id}
-            role="radio"
+            {...{ role: f.many ? 'checkbox' : 'radio', 'aria-checked': l?.not ? 'mixed' : there }}
             tabIndex={n === stop ? 0 : -1}
-            aria-checked={a?.state === x.id}
-            className={x.absent ? 'absent' : ''}
+            className={[x.absent && 'absent', l?.not && 'nothere', l?.instrument === 'told' && 'told']
+              .filter(Boolean)
+              .join(' ')}
             data-state={x.id}
+            title={f.many && !x.absent ? 'once: there; twice: looked for, not there' : undefined}
             onClick={() => {
-              s.setAt(i);
-              s.answer(f, a?.state === x.id ? '' : x.id);
+              onPick();
+              s.press(f, x.id);
             }}
           >
+            {l?.not && <span className="vh">not there: </span>}
             {x.name}
           </button>
-        ))}
-      </div>
+        );
+      })}
     </div>
   );
 }

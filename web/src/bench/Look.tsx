@@ -33,10 +33,8 @@ export function Look({ view }: { view: View }) {
             answered={new Set(s.answers.keys())}
             onClose={() => s.setHere(null)}
             onPick={(f, st) => {
-              s.answer(f, st, undefined, s.here?.spot);
-              s.setTopic('');
-              s.setAt(linesOf([...s.byId.values()], s.part, s.under).findIndex((x) => x.id === f.id));
-              s.setHere(null);
+              s.answer(f, st, { spot: s.here?.spot });
+              s.goTo(f.id);
             }}
           />
         )}
@@ -44,7 +42,7 @@ export function Look({ view }: { view: View }) {
       </section>
       <FindingList s={s} />
       <section className="sheet" aria-label="What it could be">
-        <Candidates view={view} onGo={s.goTo} />
+        <Candidates view={view} onGo={s.goTo} look={s} />
         <Link to={`/bench/${view.id}/verdict`} className="skip">
           To the verdict
         </Link>

@@ -15,10 +15,13 @@ import { ChangeTrouble } from './ChangeTrouble';
 
 const degrees = [
   { id: 'settled', name: 'settled' },
+  { id: 'group', name: 'settled to the group' },
   { id: 'working', name: 'likely' },
   { id: 'open', name: 'open, best guess' },
   { id: 'undetermined', name: 'undetermined, send it on' },
 ];
+
+const sureWords = ['settled', 'group'];
 
 export function VerdictStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -113,7 +116,7 @@ export function VerdictStep({ view }: { view: View }) {
           />
           <Chips
             label="How sure"
-            options={degrees.filter((d) => d.id !== 'settled' || !(known?.regulated || known?.labOnly))}
+            options={degrees.filter((d) => !sureWords.includes(d.id) || !(known?.regulated || known?.labOnly))}
             value={[degree]}
             onChange={(x) => setDegree(x[0] ?? 'open')}
           />
@@ -125,6 +128,11 @@ export function VerdictStep({ view }: { view: View }) {
           )}
           {known?.labOnly && !known.regulated && (
             <div className="notice">Only a laboratory can settle this one: “likely” is as far as the desk goes.</div>
+          )}
+          {degree === 'group' && known && (
+            <div className="notice pond">
+              Treated as {known.group}: which kind of them it is makes no difference to what to do.
+            </div>
           )}
           {degree === 'undetermined' && (
             <div className="notice">

@@ -40,13 +40,15 @@ const reading = {
   tilt: [],
   tiltTotal: 0,
   next: [{ finding: 'walkers', name: 'Specks that walk', outcomes: [], score: 1, bits: 1, minutes: 1 }],
-  noneFits: false,
+  unlisted: { p: 0, class: 'a fungus' },
+  mustLook: [],
+  tell: [],
   rival: '',
   pairs: [],
   stop: '',
 };
 const view = (over: Partial<View> = {}) =>
-  aCase({ reading: reading as unknown as View['reading'], photos: [], ...over });
+  aCase({ reading: reading as unknown as View['reading'], photos: [], spoken: [], ...over });
 const shown = (ui: React.ReactNode, v: View) => {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   client.setQueryData(['case', v.id], v);
@@ -114,6 +116,91 @@ describe('looking', () => {
     await userEvent.click(state('flecks', 'yes'));
     await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(2));
     expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')[1]?.body).toMatchObject({ state: '' });
+  });
+  it('writes several states of one line beside each other, one as not there, and takes one back', async () => {
+    const holes = find('holes', 'leaf', {
+      name: 'Holes',
+      many: true,
+      states: [
+        { id: 'ragged', name: 'ragged', background: 'rare' },
+        { id: 'shot', name: 'like shot', background: 'never' },
+        { id: 'none', name: 'none', background: 'usually', absent: true },
+      ],
+    });
+    desk('GET /api/v1/vocabulary', { ...vocabulary, findings: [...findings, holes] });
+    const kept: Record<string, unknown>[] = [];
+    desk('PUT /api/v1/cases/01X/looks/holes', (a: Asked) => {
+      const b = a.body as { state: string; off?: boolean };
+      const i = kept.findIndex((l) => l.state === b.state);
+      if (i >= 0) kept.splice(i, 1);
+      if (!b.off) kept.push({ finding: 'holes', ...b });
+      return { body: view({ version: Number(a.headers.get('If-Match')) + 1, looks: [...kept] as never }) };
+    });
+    desk('GET /api/v1/cases/01X', view());
+    shown(<Live id="01X" />, view());
+    await waitFor(() => expect(line('holes')).toBeTruthy());
+    const checked = (st: string) => state('holes', st).getAttribute('aria-checked');
+    await userEvent.click(state('holes', 'ragged'));
+    await userEvent.click(state('holes', 'shot'));
+    await waitFor(() => expect([checked('ragged'), checked('shot')]).toEqual(['true', 'true']));
+    await userEvent.click(state('holes', 'shot'));
+    await waitFor(() => expect(checked('shot')).toBe('mixed'));
+    expect(state('holes', 'shot').textContent).toContain('not there');
+    await userEvent.click(state('holes', 'shot'));
+    await waitFor(() => expect([checked('ragged'), checked('shot')]).toEqual(['true', 'false']));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/holes').map((a) => a.body)).toEqual([
+      { state: 'ragged', certainty: 'sure' },
+      { state: 'shot', certainty: 'sure' },
+      { state: 'shot', not: true, certainty: 'sure' },
+      { state: 'shot', off: true, certainty: 'sure' },
+    ]);
+  });
+  it('offers what the story speaks of, each taken by its key as told, and says that it is weak', async () => {
+    for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);
+    const spoken = [{ finding: 'flecks', state: 'yes', words: 'speckled' }];
+    desk('GET /api/v1/cases/01X', view({ spoken }));
+    shown(<Live id="01X" />, view({ spoken }));
+    await screen.findByText(/flecks seen/);
+    expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(0);
+    await press('{Alt>}1{/Alt}');
+    await waitFor(() => expect(line('flecks').textContent).toContain('told, not seen'));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')[0]?.body).toEqual({
+      state: 'yes',
+      certainty: 'think',
+      instrument: 'told',
+    });
+    await userEvent.click(state('flecks', 'yes'));
+    await waitFor(() => expect(line('flecks').textContent).not.toContain('told'));
+  });
+  it('writes what was typed with Enter when one answer fits, and only then', async () => {
+    await open();
+    await press('s');
+    await userEvent.keyboard('seen{Enter}');
+    expect(document.querySelectorAll('[data-finding]').length).toBeGreaterThan(1);
+    expect(askedAt('PUT /api/v1/cases/01X/looks/bark')).toHaveLength(0);
+    await press('s');
+    await userEvent.keyboard('bark seen{Enter}');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/bark')[0]?.body).toMatchObject({ state: 'yes' }));
+    expect(screen.getByLabelText('Say what you see')).toHaveProperty('value', '');
+  });
+  it('stands the lines that tell most first and folds the rest by topic', async () => {
+    const more = Array.from({ length: 14 }, (_, i) =>
+      find(`f${i}`, 'leaf', { name: `Line ${i}`, topic: i % 2 ? 'odd' : 'even' }),
+    );
+    desk('GET /api/v1/vocabulary', { ...vocabulary, findings: more });
+    const v = view({
+      reading: { ...reading, next: [], tell: ['f9', 'f3', ...more.map((f) => f.id)] } as unknown as View['reading'],
+    });
+    desk('GET /api/v1/cases/01X', v);
+    shown(<Live id="01X" />, v);
+    await waitFor(() => expect(line('f9')).toBeTruthy());
+    const lines = () => [...document.querySelectorAll('[data-finding]')].map((e) => e.getAttribute('data-finding'));
+    expect(lines().slice(0, 3)).toEqual(['f9', 'f3', 'f0']);
+    expect(lines()).toHaveLength(9);
+    const before = lines();
+    await userEvent.click(document.querySelector('[data-fold=odd]') as HTMLElement);
+    expect(lines().slice(0, 9)).toEqual(before);
+    expect(lines()).toContain('f13');
   });
   it('shows an answer at once, and puts the old one back when it is refused', async () => {
     await open();

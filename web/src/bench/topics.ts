@@ -24,3 +24,55 @@ export const topicsOf = (lines: Finding[]) => [...new Set(lines.map(topicOf))];
 
 /** Where a finding is looked for, for the glow on the drawing. */
 export type Next = S['NextLook'];
+
+type Fit = { f: Finding; state: string; text: string; own: string };
+
+/** The states that what was typed could mean: of lines whose words hold all of it. */
+export function spoken(findings: Finding[], say: string): Fit[] {
+  const words = say.toLowerCase().split(/\s+/).filter(Boolean);
+  if (!words.length) return [];
+  return findings.flatMap((f) => {
+    const line = `${f.name} ${f.short} ${f.hint ?? ''}`.toLowerCase();
+    const all = f.states.map((s) => {
+      const own = `${s.name} ${s.said ?? ''} ${(s.words ?? []).join(' ')}`.toLowerCase();
+      return { f, state: s.id, own, text: `${line} ${own}` };
+    });
+    const whole = all.map((x) => x.text).join(' ');
+    return words.every((w) => whole.includes(w)) ? all : [];
+  });
+}
+
+/** Of these, the states that fit best: those whose own words hold all that was typed, else with those of their line. */
+export function exact(fits: Fit[], say: string): Fit[] {
+  const words = say.toLowerCase().split(/\s+/).filter(Boolean);
+  const hold = (text: (x: Fit) => string) => fits.filter((x) => words.every((w) => text(x).includes(w)));
+  const own = hold((x) => x.own);
+  return own.length ? own : hold((x) => x.text).filter((x) => !x.f.states.find((s) => s.id === x.state)?.absent);
+}
+
+/** How many lines stand open before the rest folds by topic. */
+const telling = 9;
+
+/**
+ * The lines of a part: first what is answered and what would tell most here, in the order of telling; then the rest by
+ * topic, of which only those unfolded are shown.
+ */
+export function ordered(own: Finding[], tell: string[], answered: (f: Finding) => boolean, open: Set<string>) {
+  const at = (f: Finding) => {
+    const i = tell.indexOf(f.id);
+    return i < 0 ? tell.length : i;
+  };
+  const by = [...own].sort((a, b) => at(a) - at(b));
+  const lead = new Set([...by.filter((f) => at(f) < tell.length).slice(0, telling), ...own.filter(answered)]);
+  if (own.length <= telling + 2) return { shown: by, first: by.length };
+  const top = by.filter((f) => lead.has(f));
+  const rest = own.filter((f) => !lead.has(f) && open.has(topicOf(f)));
+  return { shown: [...top, ...rest], first: top.length };
+}
+
+/** The topics folded away below the lines that tell most, with how many lines each holds. */
+export function folded(own: Finding[], shown: Finding[]) {
+  const out = new Map<string, number>();
+  for (const f of own) if (!shown.includes(f)) out.set(topicOf(f), (out.get(topicOf(f)) ?? 0) + 1);
+  return [...out];
+}

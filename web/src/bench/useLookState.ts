@@ -4,7 +4,10 @@ import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import type { Spot } from '../plates/Sample';
 import { useKeys } from '../ui/keys';
-import { linesOf, parts, topicOf, topicsOf, underside } from './topics';
+import { exact, linesOf, ordered, parts, spoken, topicOf, topicsOf, underside } from './topics';
+
+/** How a state is answered. */
+type As = { certainty?: Answer['body']['certainty']; spot?: Spot; not?: boolean; off?: boolean; told?: boolean };
 
 /** Everything the Look step knows of where one is and what was answered; the drawing and the lists only show it. */
 export function useLookState(view: View) {
@@ -18,48 +21,83 @@ export function useLookState(view: View) {
   const [say, setSay] = useState('');
   const [at, setAt] = useState(0);
   const [topic, setTopic] = useState('');
+  const [open, setOpen] = useState<Set<string>>(new Set());
+  const [want, setWant] = useState('');
   const [here, setHere] = useState<{ spot: Spot; zone: string } | null>(null);
   const [tool, setTool] = useState<'own' | 'eye'>('own');
   const box = useRef<HTMLInputElement>(null);
   const list = useRef<HTMLDivElement>(null);
-  const last = useRef<{ f: Finding; state: string } | null>(null);
-  const answers = useMemo(() => new Map(looks.map((l) => [l.finding, l])), [looks]);
+  const moved = useRef(false);
+  const last = useRef<{ f: Finding; state: string; not?: boolean } | null>(null);
+  const answers = useMemo(() => {
+    const all = new Map<string, View['looks']>();
+    for (const l of looks) all.set(l.finding, [...(all.get(l.finding) ?? []), l]);
+    return all;
+  }, [looks]);
   const rank = useMemo(() => new Map((view.reading.next ?? []).map((n, i) => [n.finding, i])), [view.reading.next]);
 
-  const shown = useMemo(() => {
-    const words = say.toLowerCase().split(/\s+/).filter(Boolean);
-    if (words.length) {
-      const text = (f: Finding) =>
-        `${f.name} ${f.short} ${f.hint ?? ''} ${f.states.map((s) => `${s.name} ${s.said ?? ''}`).join(' ')}`.toLowerCase();
-      return findings.filter((f) => words.every((w) => text(f).includes(w)));
-    }
+  // Lines stand by what they would tell, as it was when one came to this part: under a finger nothing moves.
+  const tell = useRef<string[]>([]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the order is taken anew only on coming to another part
+  useMemo(() => {
+    tell.current = view.reading.tell ?? [];
+  }, [part, under, topic]);
+  const fits = useMemo(() => spoken(findings, say), [findings, say]);
+  const { shown, first } = useMemo(() => {
+    if (say.trim()) return { shown: [...new Set(fits.map((x) => x.f))], first: 0 };
     const own = linesOf(findings, part, under);
-    return topic ? own.filter((f) => topicOf(f) === topic) : own;
-  }, [findings, part, under, say, topic]);
+    if (topic) return { shown: own.filter((f) => topicOf(f) === topic), first: 0 };
+    return ordered(own, tell.current, (f) => answers.has(f.id), open);
+  }, [findings, part, under, say, topic, fits, answers, open]);
   const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
 
+  // The line one was sent to, as soon as it is there.
+  useEffect(() => {
+    const i = want ? shown.findIndex((f) => f.id === want) : -1;
+    if (i < 0) return;
+    moved.current = true;
+    setAt(i);
+    setWant('');
+  }, [want, shown]);
+
   // Only a key moves the view: what is opened or clicked stands where it is.
-  const moved = useRef(false);
   useEffect(() => {
     if (moved.current) list.current?.querySelector('.find.at')?.scrollIntoView({ block: 'nearest' });
     moved.current = false;
   });
 
-  const answer = (f: Finding, chosen: string, certainty?: Answer['body']['certainty'], spot?: Spot) => {
-    const was = answers.get(f.id);
-    last.current = chosen ? { f, state: chosen } : null;
+  const answer = (f: Finding, chosen: string, as: As = {}) => {
+    const was = answers.get(f.id)?.find((l) => l.state === chosen);
+    last.current = chosen && !as.off ? { f, state: chosen, not: as.not } : null;
+    const name = f.states.find((x) => x.id === chosen)?.name ?? 'not looked';
     send({
       finding: f.id,
       name: f.name,
       state: chosen,
-      said: f.states.find((x) => x.id === chosen)?.name ?? 'not looked',
+      said: as.off ? `${name}, taken back` : as.not ? `not ${name}` : name,
+      ...(f.many ? { none: f.states.filter((x) => x.absent).map((x) => x.id) } : {}),
       body: {
         state: chosen,
-        certainty: certainty ?? (was?.state === chosen ? was.certainty : 'sure'),
-        ...(spot ? { spot } : {}),
-        ...(tool === 'eye' && f.how === 'lens' ? { instrument: 'eye' as const } : {}),
+        ...(as.off ? { off: true } : {}),
+        ...(as.not ? { not: true } : {}),
+        certainty: as.certainty ?? (was ? was.certainty : 'sure'),
+        ...(as.spot ? { spot: as.spot } : {}),
+        ...(as.told
+          ? { instrument: 'told' as const }
+          : tool === 'eye' && f.how === 'lens'
+            ? { instrument: 'eye' as const }
+            : {}),
       },
     });
+  };
+  /** What a press on a state does: there, then (where several can stand together) not there, then not looked. */
+  const press = (f: Finding, state: string) => {
+    const was = answers.get(f.id)?.find((l) => l.state === state);
+    const absent = f.states.find((x) => x.id === state)?.absent;
+    if (!was || was.instrument === 'told') answer(f, state);
+    else if (!f.many || absent) answer(f, '');
+    else if (!was.not) answer(f, state, { not: true });
+    else answer(f, state, { off: true });
   };
 
   const line = shown[Math.min(at, shown.length - 1)];
@@ -71,8 +109,8 @@ export function useLookState(view: View) {
     setTopic('');
     setHere(null);
     if (f.part === 'leaf') setUnder(underside(f));
-    moved.current = true;
-    setAt(linesOf(findings, f.part, underside(f)).findIndex((x) => x.id === id));
+    setOpen((o) => new Set([...o, topicOf(f)]));
+    setWant(id);
     (document.activeElement as HTMLElement | null)?.blur();
   };
   const show = (id: string, below = under) => {
@@ -101,10 +139,22 @@ export function useLookState(view: View) {
     else setHere({ spot, zone });
   };
   // "think so" and "a guess" speak of the answer just given, until one moves on.
-  const sureness = (c: 'sure' | 'think' | 'guess') => {
-    const a = line && answers.get(line.id);
-    if (last.current) answer(last.current.f, last.current.state, c);
-    else if (line && a) answer(line, a.state, c);
+  const sureness = (certainty: As['certainty']) => {
+    const a = line && answers.get(line.id)?.at(-1);
+    if (last.current) answer(last.current.f, last.current.state, { certainty, not: last.current.not });
+    else if (line && a) answer(line, a.state, { certainty, not: a.not });
+  };
+  /** Enter on what was typed: where one state fits, it is written at once. */
+  const take = () => {
+    const [only, second] = exact(fits, say);
+    if (!only || second) return false;
+    answer(only.f, only.state);
+    setSay('');
+    return only;
+  };
+  const told = (x: View['spoken'][number]) => {
+    const f = byId.get(x.finding);
+    if (f) answer(f, x.state, { told: true, certainty: 'think' });
   };
   const walk = (d: number) => {
     last.current = null;
@@ -133,18 +183,28 @@ export function useLookState(view: View) {
     { key: 'PageUp', does: 'group before', hidden: true, run: () => turnTopic(-1) },
     ...Array.from({ length: 9 }, (_, i) => ({
       key: String(i + 1),
-      does: `answer ${i + 1}`,
+      does: 'answer',
       hidden: i > 0,
       run: () => {
         const st = line?.states[i];
         if (line && st) {
-          answer(line, st.id);
+          press(line, st.id);
           moved.current = true;
           setAt((a) => Math.min(a + 1, shown.length - 1));
         }
       },
     })),
     { key: 'Enter', does: 'to what is asked next', run: () => next && goTo(next.finding) },
+    // Where several can stand together: one more of the line just answered.
+    ...Array.from({ length: 9 }, (_, i) => ({
+      key: `Alt+${i + 1}`,
+      does: 'told so in the story',
+      hidden: i > 0 || !view.spoken.length,
+      run: () => {
+        const x = view.spoken[i];
+        if (x) told(x);
+      },
+    })),
     { key: 'x', does: 'not looked', run: () => line && answer(line, '') },
     { key: 't', does: 'think so', run: () => sureness('think') },
     { key: 'g', does: 'a guess', run: () => sureness('guess') },
@@ -167,7 +227,15 @@ export function useLookState(view: View) {
     shown,
     topics,
     looks,
+    first,
+    open,
+    setOpen,
+    spoken: view.spoken,
+    must: view.reading.mustLook,
     answer,
+    press,
+    take,
+    told,
     goTo,
     show,
     onPlace,
