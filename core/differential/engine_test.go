@@ -243,8 +243,9 @@ func TestASecondTrueStateNeverLowersTheCauseThatBringsBoth(t *testing.T) {
 				continue
 			}
 			brings := []string{}
-			for _, s := range f.States {
-				if w, ok := said[s.ID]; ok && !s.Absent && w.P() >= .35 {
+			bg := f.Background()
+			for i, s := range f.States {
+				if w, ok := said[s.ID]; ok && !s.Absent && w.P() > bg[i] {
 					brings = append(brings, s.ID)
 				}
 			}

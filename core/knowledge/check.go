@@ -190,6 +190,7 @@ func (k *checker) remedy(r *Remedy) {
 	k.word("kind", r.Kind, RemedyKind)
 	k.word("bloom", r.Bloom, []string{"fine", "evening", "never"})
 	k.word("food", r.Food, []string{"fine", "label", "never"})
+	k.word("only", r.Only, []string{"", "pot", "ground", "glass"})
 	k.word("indoors", r.Indoors, []string{"fine", "air", "never"})
 	k.need("source", r.Source, `name it in general terms or write "judgement"`)
 	if r.Rung < 0 || r.Rung > 7 {

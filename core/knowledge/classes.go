@@ -29,6 +29,10 @@ var RemedyClasses = []string{ClassOil, ClassSulfur, ClassCopper, ClassPoison, Cl
 const (
 	LeaveIt     = "leave"
 	KeepApart   = "inspect"
+	Report      = "report"      // a regulated suspect: left where it is
+	IsolatePot  = "isolate-pot" // an unknown in a pot
+	LabSend     = "lab-send"
+	LimeSoil    = "lime-soil"
 	PullIt      = "pull-bag"
 	OtherSort   = "resistant" // another sort next time: no cure for this one
 	HoseOff     = "hose-off"
@@ -38,7 +42,7 @@ const (
 	KeepHelpers = "keep-helpers"
 )
 
-var spokenOf = []string{LeaveIt, KeepApart, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
+var spokenOf = []string{LeaveIt, KeepApart, Report, IsolatePot, LabSend, LimeSoil, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
 
 // Is reports whether a remedy is of a class.
 func (r *Remedy) Is(class string) bool { return slices.Contains(r.Classes, class) }

@@ -226,6 +226,9 @@ type Remedy struct {
 	Season     string             `json:"season,omitempty" yaml:"season" doc:"dormant: only without leaves; leaf: only in leaf"`
 	Indoors    string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
 	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
+	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
+	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
+	Prevents   bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`
 	Licensed   bool               `json:"licensed,omitempty" yaml:"licensed"`
 	Flammable  bool               `json:"flammable,omitempty" yaml:"flammable"`
 	Patch      bool               `json:"patch,omitempty" yaml:"patch" doc:"patch test first"`

@@ -37,6 +37,7 @@ type Offer struct {
 	Name     string   `json:"name"`
 	Rung     int      `json:"rung"`
 	Kind     string   `json:"kind"`
+	Prevents bool     `json:"prevents,omitempty" doc:"it keeps trouble from coming and does nothing for what is there"`
 	Status   Status   `json:"status"`
 	Until    string   `json:"until,omitempty"`
 	Reasons  []Reason `json:"reasons"`
@@ -121,7 +122,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 var worthOrder = map[string]int{"good": 3, "fair": 2, "some": 1}
 
 func offer(g *gateInput) Offer {
-	o := Offer{Remedy: g.r.ID, Name: g.r.Name, Rung: g.r.Rung, Kind: g.r.Kind, Status: Go, Reasons: []Reason{}, Cautions: g.r.Cautions, Hazard: g.r.Hazards.Sum()}
+	o := Offer{Remedy: g.r.ID, Name: g.r.Name, Rung: g.r.Rung, Kind: g.r.Kind, Prevents: g.r.Prevents, Status: Go, Reasons: []Reason{}, Cautions: g.r.Cautions, Hazard: g.r.Hazards.Sum()}
 	if a, ok := g.action(); ok {
 		o.Meant, o.Worth, o.When = true, a.Worth, a.When
 	}

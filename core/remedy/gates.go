@@ -20,14 +20,14 @@ type gateInput struct {
 type gate func(*gateInput) []Reason
 
 // gates in the order their reasons are most useful to read.
-var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, indoors, living, climate}
+var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, heath, irreversible, indoors, living, climate}
 
 func say(gate string, st Status, format string, a ...any) []Reason {
 	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
 }
 
 func regulated(g *gateInput) []Reason {
-	if g.c.Regulated == "" || g.r.ID == knowledge.KeepApart {
+	if g.c.Regulated == "" || g.r.ID == knowledge.Report {
 		return nil
 	}
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)

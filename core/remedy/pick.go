@@ -178,7 +178,7 @@ func (x *choice) companions(top int) {
 	hand, culture := x.chosen.Rung == 1, x.chosen.Rung == 2
 	for i := range x.a.Offers {
 		o := &x.a.Offers[i]
-		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) {
+		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents {
 			continue
 		}
 		switch {
@@ -229,7 +229,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {

@@ -55,6 +55,7 @@ type Situation struct {
 	Family        string    `json:"family,omitempty" doc:"family of an unknown plant"`
 	Form          string    `json:"form,omitempty" doc:"form of an unknown plant"`
 	Place         string    `json:"place,omitempty" enum:"indoors,greenhouse,balcony,garden,orchard,"`
+	South         bool      `json:"south,omitempty" doc:"southern hemisphere: its seasons are half a year apart"`
 	Date          string    `json:"date" doc:"the day asked about, YYYY-MM-DD"`
 	InBloom       bool      `json:"inBloom,omitempty"`
 	Edible        bool      `json:"edible,omitempty"`

@@ -7,6 +7,7 @@ type SheetStep struct {
 	Cautions []string `json:"cautions"`
 	Wear     []string `json:"wear"`
 	Storage  string   `json:"storage,omitempty"`
+	When     string   `json:"when,omitempty" doc:"on what condition it is done"`
 }
 
 // SheetMix is the mix in the grower's own measures.

@@ -66,7 +66,7 @@ func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number strin
 	w.named(k)
 	if k.Regulated != "" {
 		w.out.Refer = "Call: " + m.Authority + ". " + sentence(k.Regulated)
-		w.out.Steps = append(w.out.Steps, w.step(knowledge.KeepApart))
+		w.out.Steps = append(w.out.Steps, w.step(knowledge.Report))
 		return w.out
 	}
 	w.signs(k)
@@ -79,7 +79,10 @@ func (w *writer) unknown() {
 	w.out.Title = "Not yet known"
 	w.out.What = "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell."
 	w.out.Refer = "It goes to: " + w.m.Lab + "."
-	w.out.Steps = append(w.out.Steps, w.step(knowledge.KeepApart))
+	if p := w.d.Intake.Place; p == "indoors" || p == "greenhouse" || p == "balcony" {
+		w.out.Steps = append(w.out.Steps, w.step(knowledge.IsolatePot))
+	}
+	w.out.Steps = append(w.out.Steps, w.step(knowledge.LabSend))
 	w.out.MustNot = append(w.out.MustNot, "Spray nothing until you have heard from us.")
 }
 
@@ -107,7 +110,7 @@ func (w *writer) signs(k *knowledge.Cause) {
 func (w *writer) treatment(k *knowledge.Cause) {
 	if t := w.r.Treatment; t != nil {
 		for _, id := range t.Remedies {
-			w.out.Steps = append(w.out.Steps, w.step(id))
+			w.out.Steps = append(w.out.Steps, w.stepFor(k, id))
 		}
 		w.out.Together = remedy.Combine(w.b, k, w.sit, t.Remedies)
 		if t.Note != "" {
@@ -154,6 +157,17 @@ func (w *writer) step(id string) casefile.SheetStep {
 		wear = []string{}
 	}
 	return casefile.SheetStep{Name: r.Name, How: r.How, Cautions: r.Cautions, Wear: wear, Storage: r.Storage}
+}
+
+// stepFor is a step of a treatment, with the condition its cause puts on it.
+func (w *writer) stepFor(k *knowledge.Cause, id string) casefile.SheetStep {
+	out := w.step(id)
+	for _, a := range k.Actions {
+		if a.Remedy == id && a.When != "" {
+			out.When = sentence(a.When) + "."
+		}
+	}
+	return out
 }
 
 func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {

@@ -8,6 +8,7 @@ import { Plant, plantWords } from './things/plant';
 import { Pot, potWords } from './things/pot';
 import { Root, rootWords } from './things/root';
 import { Stem, stemWords } from './things/stem';
+import { Turf, wider } from './things/wider';
 
 const words: Record<string, Record<string, Sign>> = {
   root: rootWords,
@@ -16,6 +17,7 @@ const words: Record<string, Record<string, Sign>> = {
   flower: flowerWords,
   pot: potWords,
   plant: plantWords,
+  turf: wider.turf,
 };
 const parts: Record<string, (p: PartProps) => React.ReactNode> = {
   root: Root,
@@ -24,6 +26,7 @@ const parts: Record<string, (p: PartProps) => React.ReactNode> = {
   flower: Flower,
   pot: Pot,
   plant: Plant,
+  turf: Turf,
 };
 
 /** The part of the plant a drawing shows. */
@@ -31,7 +34,7 @@ export const partOf = (d: Drawing): string => {
   const s = String(d.subject ?? 'leaf');
   if (s.startsWith('root')) return 'root';
   if (s.startsWith('stem')) return 'stem';
-  return ['fruit', 'flower', 'pot', 'plant', 'pest'].includes(s) ? s : 'leaf';
+  return ['fruit', 'flower', 'pot', 'plant', 'pest', 'turf'].includes(s) ? s : 'leaf';
 };
 
 /** Whether the kit can draw a damage word on a part. */

@@ -48,7 +48,7 @@ export function KeyHost({ children }: { children: ReactNode }) {
         e.key === 'Enter' &&
         at instanceof HTMLElement &&
         ['BUTTON', 'A'].includes(at.tagName) &&
-        at.getAttribute('role') !== 'radio' &&
+        !['radio', 'checkbox'].includes(at.getAttribute('role') ?? '') &&
         !at.hasAttribute('aria-pressed')
       )
         return;

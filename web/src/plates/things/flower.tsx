@@ -1,7 +1,9 @@
 import { scatter, seeded } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 export const flowerWords: Record<string, Sign> = {
+  ...wider.flower,
   'petal-specks': (s) => {
     const R = seeded(s);
     return Array.from({ length: 56 }, (_, i) => {

@@ -1,9 +1,11 @@
 import { scatter } from '../random';
 import { line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 const over = (s: number, n: number) => scatter(s, n, 46, 90, 154, 226);
 
 export const fruitWords: Record<string, Sign> = {
+  ...wider.fruit,
   'blossom-end': () => (
     <g>
       <path

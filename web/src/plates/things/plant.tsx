@@ -1,5 +1,6 @@
 import { seeded } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 const tips: [number, number, number][] = [
   [72, 130, -58],
@@ -12,6 +13,7 @@ const tips: [number, number, number][] = [
 ];
 
 export const plantWords: Record<string, Sign> = {
+  ...wider.plant,
   blind: () => (
     <g>
       <path

@@ -1,8 +1,10 @@
 import { Body } from '../bodies';
 import { scatter } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 export const potWords: Record<string, Sign> = {
+  ...wider.pot,
   crust: (s) =>
     scatter(s, 34, 28, 146, 172, 176).map((p, i) => (
       <circle key={i} cx={p.x} cy={p.y} r={3 + p.r * 4} fill="#f4f1e8" stroke="#bdb7a6" strokeWidth="1" />

@@ -1,10 +1,12 @@
 import { Body } from '../bodies';
 import { scatter, seeded } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 const at = (seed: number, n: number) => scatter(seed, n, 58, 118, 142, 238);
 
 export const rootWords: Record<string, Sign> = {
+  ...wider.root,
   'rotten-roots': (s) =>
     at(s, 12).map((p, i) => <circle key={i} cx={p.x} cy={p.y} r={3 + p.r * 4} fill="#241811" opacity=".8" />),
   'chewed-roots': (s) =>

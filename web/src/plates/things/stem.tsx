@@ -1,9 +1,11 @@
 import { scatter } from '../random';
 import { has, line, type PartProps, type Sign, Signs } from './brush';
+import { wider } from './wider';
 
 const on = (seed: number, n: number) => scatter(seed, n, 88, 24, 114, 262);
 
 export const stemWords: Record<string, Sign> = {
+  ...wider.stem,
   'green-stem': () => null,
   'bark-galls': (s) =>
     scatter(s, 5, 86, 40, 114, 250).map((p, i) => (

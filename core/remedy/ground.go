@@ -1,0 +1,85 @@
+package remedy
+
+import (
+	"slices"
+
+	"botanik/core/knowledge"
+)
+
+// inPot reports whether a plant stands in a pot as far as its place tells.
+func (g *gateInput) inPot() bool {
+	return slices.Contains([]string{"indoors", "greenhouse", "balcony"}, g.s.Place)
+}
+
+// wood reports whether a host lives on as a shrub, tree, conifer or palm.
+func wood(h *knowledge.Host) bool {
+	return h != nil && slices.Contains([]string{"woody", "conifer", "palm"}, h.Form)
+}
+
+// month is the month of the northern year the day falls in.
+func (g *gateInput) month() int {
+	m := int(g.day.Month())
+	if g.s.South {
+		m = (m+5)%12 + 1
+	}
+	return m
+}
+
+// stands keeps what is for pots off the ground, what is for the ground out of pots,
+// and what is for glass indoors.
+func stands(g *gateInput) []Reason {
+	if g.s.Place == "" {
+		return nil
+	}
+	switch only := g.r.Only; {
+	case only == "pot" && !g.inPot():
+		return say("place", No, "Only for a plant in a pot; this one stands in the ground.")
+	case only == "ground" && g.s.Place == "indoors":
+		return say("place", No, "Only for the ground or a tub outside.")
+	case only == "glass" && g.s.Place != "indoors" && g.s.Place != "greenhouse":
+		return say("place", No, "Only indoors and under glass: outside it catches helpers and birds, or does not live.")
+	}
+	return nil
+}
+
+// The months of the northern year in which the kin of cherry and plum are not cut:
+// silver leaf and bacterial canker enter then (extension bulletins on stone fruit).
+const (
+	stoneCutFrom = 10
+	stoneCutTo   = 4
+)
+
+// stone keeps the saw off stone fruit from autumn to bud burst, and copper off its
+// leaves: it defoliates peach and makes the shot holes it is meant to cure.
+func stone(g *gateInput) []Reason {
+	h := g.b.Host(g.s.Host)
+	if h == nil || h.Group != "stone" {
+		return nil
+	}
+	m := g.month()
+	switch {
+	case g.r.Cuts && (m >= stoneCutFrom || m <= stoneCutTo):
+		return say("season", NotNow, "No cut on %s from autumn to bud burst: silver leaf and canker enter by it. Wait for dry weather from May to September.", h.Name)
+	case g.r.Is(knowledge.ClassCopper) && !g.s.Dormant:
+		return say("season", NotNow, "Copper burns the leaves of %s: only on bare twigs, from leaf fall to bud swell.", h.Name)
+	}
+	return nil
+}
+
+// heath keeps lime off what lives in acid soil.
+func heath(g *gateInput) []Reason {
+	h := g.b.Host(g.s.Host)
+	if h != nil && h.Group == "heath" && g.r.ID == knowledge.LimeSoil {
+		return say("host", No, "%s lives in acid soil: lime kills it.", h.Name)
+	}
+	return nil
+}
+
+// irreversible keeps a living shrub or tree from being pulled up for a little harm,
+// and leaves what has to be judged from below to those who may.
+func irreversible(g *gateInput) []Reason {
+	if g.r.ID == knowledge.PullIt && wood(g.b.Host(g.s.Host)) && g.s.Pressure != "heavy" {
+		return say("plant", NotNow, "It cannot be undone: a shrub or tree is pulled only when it is past saving.")
+	}
+	return nil
+}
