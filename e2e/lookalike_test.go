@@ -208,12 +208,12 @@ func TestARegulatedSuspectIsReferred(t *testing.T) {
 	p.see(`.paper`)
 	sheet := p.text(".paper")
 	assert.Contains(t, sheet, "plant health office")
-	assert.Contains(t, sheet, "Set it apart")
+	assert.Contains(t, sheet, "Leave it where it is")
 	assert.NotContains(t, sheet, "How much")
 	p.step("remedy")
 	p.see(`.offer[data-status=no]`)
 	var open int
-	p.eval(`[...document.querySelectorAll('.offer')].filter(o => o.dataset.status !== 'no' && o.dataset.remedy !== 'inspect' && o.dataset.remedy !== 'leave').length`, &open)
+	p.eval(`[...document.querySelectorAll('.offer')].filter(o => o.dataset.status !== 'no' && o.dataset.remedy !== 'report' && o.dataset.remedy !== 'leave').length`, &open)
 	assert.Zero(t, open, "no treatment is offered")
 }
 

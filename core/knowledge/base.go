@@ -128,7 +128,7 @@ func (c *Cause) Affinity(id, group, family, form string) float64 {
 			case "weak":
 				return .2
 			case "never":
-				return .001
+				return 1e-5 // held against the exponent that flattens what is known before looking
 			}
 		}
 	}

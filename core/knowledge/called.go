@@ -1,17 +1,24 @@
 package knowledge
 
-import "strings"
+import (
+	"slices"
+	"strings"
+)
 
 // HostCalled finds a plant by its common, botanical or other name, nil when the
-// herbarium has none such.
+// herbarium has none such. What growers call it comes before its botanical name: a
+// geranium is a pelargonium to most of them.
 func (b *Base) HostCalled(words string) *Host {
-	w := strings.ToLower(strings.TrimSpace(words))
+	w := strings.TrimSpace(words)
 	if w == "" {
 		return nil
 	}
-	for _, h := range b.Hosts {
-		for _, n := range append([]string{h.ID, h.Name, h.Scientific}, h.Aliases...) {
-			if strings.ToLower(n) == w {
+	for _, names := range []func(*Host) []string{
+		func(h *Host) []string { return append([]string{h.ID, h.Name}, h.Aliases...) },
+		func(h *Host) []string { return []string{h.Scientific} },
+	} {
+		for _, h := range b.Hosts {
+			if slices.ContainsFunc(names(h), func(n string) bool { return strings.EqualFold(n, w) }) {
 				return h
 			}
 		}

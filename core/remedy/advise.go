@@ -71,6 +71,8 @@ type Advice struct {
 	Always  []string            `json:"always"` // cautions that stand whatever is chosen
 
 	Combine []string `json:"combine"` // how the picked ones work together
+	dormant bool     // the plant has no leaves: prevention is what there is to do
+
 	Schools []Chosen `json:"schools"` // which answers hold where good advisors disagree
 }
 
@@ -94,7 +96,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 		return Advice{}, err
 	}
 	day, _ := civil.Parse(s.Date)
-	out := Advice{Cause: c.ID, Date: s.Date, Because: c.Why, MustNot: c.MustNot, Always: Always, Offers: make([]Offer, 0, len(b.Remedies)), Pick: []string{}, Why: []string{}}
+	out := Advice{dormant: s.Dormant, Cause: c.ID, Date: s.Date, Because: c.Why, MustNot: c.MustNot, Always: Always, Offers: make([]Offer, 0, len(b.Remedies)), Pick: []string{}, Why: []string{}}
 	if out.MustNot == nil {
 		out.MustNot = []knowledge.MustNot{}
 	}

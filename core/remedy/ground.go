@@ -75,11 +75,15 @@ func heath(g *gateInput) []Reason {
 	return nil
 }
 
-// irreversible keeps a living shrub or tree from being pulled up for a little harm,
-// and leaves what has to be judged from below to those who may.
+// irreversible says what cannot be undone: a living shrub or tree is not pulled up for
+// a little harm while anything else does something.
 func irreversible(g *gateInput) []Reason {
-	if g.r.ID == knowledge.PullIt && wood(g.b.Host(g.s.Host)) && g.s.Pressure != "heavy" {
-		return say("plant", NotNow, "It cannot be undone: a shrub or tree is pulled only when it is past saving.")
+	if g.r.ID == knowledge.PullIt && keepsStanding(g.b.Host(g.s.Host), g.s) {
+		return say("plant", Care, "It cannot be undone: a shrub or tree is pulled only when it is past saving.")
 	}
 	return nil
 }
+
+// keepsStanding reports whether a plant is worth keeping at this pressure whatever
+// else there is.
+func keepsStanding(h *knowledge.Host, s Situation) bool { return wood(h) && s.Pressure != "heavy" }

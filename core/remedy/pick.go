@@ -122,6 +122,8 @@ func (x *choice) pulled() bool {
 	switch {
 	case x.chosen == nil:
 		x.say("Nothing cures it: pull it, and plant something else there.")
+	case keepsStanding(x.b.Host(x.s.Host), x.s):
+		return false
 	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Worth] < 3:
 		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
 	default:
@@ -178,7 +180,7 @@ func (x *choice) companions(top int) {
 	hand, culture := x.chosen.Rung == 1, x.chosen.Rung == 2
 	for i := range x.a.Offers {
 		o := &x.a.Offers[i]
-		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents {
+		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !x.s.Dormant {
 			continue
 		}
 		switch {
@@ -229,7 +231,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {

@@ -12,7 +12,7 @@ func TestWrittenCasesOfHeavyPressure(t *testing.T) {
 	hold(t, []written{
 		{name: "slugs by the pond, a dog about", cause: "slug",
 			s:    remedy.Situation{Host: "delphinium", Place: "garden", Pressure: "heavy", Dog: true, Pond: true, TempC: ptr(15.0)},
-			want: map[string]answer{"nematodes-slug": {remedy.Care, "climate", ""}, "iron-bait": {remedy.Go, "", ""}, "hand-pick": {remedy.Go, "", ""}},
+			want: map[string]answer{"nematodes-slug": {remedy.Care, "climate", ""}, "iron-bait": {remedy.Care, "pets", ""}, "hand-pick": {remedy.Go, "", ""}},
 			pick: []string{"hand-pick", "nematodes-slug"}, never: []string{"iron-bait"}},
 		{name: "slugs when the ground is cold: the bait is there, the nematodes wait", cause: "slug",
 			s:    remedy.Situation{Host: "delphinium", Place: "garden", Pressure: "heavy", TempC: ptr(4.0)},
@@ -68,7 +68,7 @@ func TestWrittenCasesOfHeavyPressure(t *testing.T) {
 			pick: []string{"leave"}, never: []string{"soap", "hose-off"}},
 		{name: "a suspect for the authority, however much there is", cause: "fire-blight",
 			s:    remedy.Situation{Host: "pear", Place: "garden", Pressure: "heavy"},
-			want: map[string]answer{"copper": {remedy.No, "regulated", ""}, "prune-out": {remedy.No, "regulated", ""}, "inspect": {remedy.Go, "", ""}},
-			pick: []string{"inspect"}, never: []string{"prune-out", "pull-bag", "copper"}, say: "call the authority"},
+			want: map[string]answer{"copper": {remedy.No, "regulated", ""}, "prune-out": {remedy.No, "regulated", ""}, "report": {remedy.Go, "", ""}, "inspect": {remedy.No, "regulated", ""}},
+			pick: []string{"report"}, never: []string{"prune-out", "pull-bag", "copper"}, say: "call the authority"},
 	})
 }

@@ -136,7 +136,7 @@ func TestTheHourAndTheHeapFollowTheSchool(t *testing.T) {
 	assert.Contains(t, sheet().Disposal, "hot compost")
 
 	b.known(casefile.Intake{Grower: "Ilse", Plant: "courgette", Place: "garden", Story: "x"}, "mosaic-virus")
-	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"inspect"}, ""))
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"rogue"}, ""))
 	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "infected-leaves", "compost"))
 	assert.Contains(t, sheet().Disposal, "tied bag", "a virus is never composted")
 

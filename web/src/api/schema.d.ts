@@ -1249,7 +1249,7 @@ export interface components {
             fresh?: boolean;
             from?: string;
             hint?: string;
-            /** @description asked, eye, lens, test, scope or meter */
+            /** @description asked, eye, lens, test, scope, meter or lab */
             how: string;
             id: string;
             /** @description several of its states can stand together */
@@ -1607,6 +1607,8 @@ export interface components {
             name: string;
             /** @description may be chosen today: go or care, and leaving it or pulling it, which are the grower's right */
             open: boolean;
+            /** @description it keeps trouble from coming and does nothing for what is there */
+            prevents?: boolean;
             reasons: components["schemas"]["Reason"][];
             remedy: string;
             /** Format: int64 */
@@ -1867,6 +1869,8 @@ export interface components {
             classes?: string[];
             /** @description where a released helper can live */
             climate?: string;
+            /** @description it cuts living wood */
+            cuts?: boolean;
             /** @description amounts per bed, pot or plant */
             doses?: components["schemas"]["PlaceRate"][];
             flammable?: boolean;
@@ -1900,8 +1904,12 @@ export interface components {
             name: string;
             noDrought?: boolean;
             noSun?: boolean;
+            /** @description where it can be done: pot, ground or glass; empty for anywhere */
+            only?: string;
             /** @description patch test first */
             patch?: boolean;
+            /** @description it keeps trouble from coming and does nothing for what is there */
+            prevents?: boolean;
             rates?: components["schemas"]["Rate"][];
             /** @description leaf, soil, or empty for either */
             reach?: string;
@@ -2036,6 +2044,8 @@ export interface components {
             name: string;
             storage?: string;
             wear: string[];
+            /** @description on what condition it is done */
+            when?: string;
         };
         Sign: {
             finding: string;
@@ -2100,6 +2110,8 @@ export interface components {
             said?: string;
             /** @description states of the same finding it is easily taken for */
             takenFor?: string[];
+            /** @description the sample cannot be judged: it is sent on or brought again */
+            unfit?: boolean;
             /** @description other words a grower has for it */
             words?: string[];
         };
@@ -2603,7 +2615,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWWEc2OUtGUVNZMTlEVkJL"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBISkdZNEczNVA3Vkg3UjNN"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2682,7 +2694,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.06823407210806433,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2692,23 +2704,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.991306087689112,
+                     *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.008897536895104585,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08483450475523459,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
+                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.6605944296377597
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.8661276617169118
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2720,7 +2732,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.18413431159622748
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2729,11 +2741,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 0.9006869851615606,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09473211381788918
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -2830,7 +2842,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.06823407210806433,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2840,23 +2852,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.991306087689112,
+                     *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.008897536895104585,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08483450475523459,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
+                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.6605944296377597
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8661276617169118
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2868,7 +2880,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.18413431159622748
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2877,11 +2889,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 0.9006869851615606,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09473211381788918
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3014,7 +3026,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223394,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3029,23 +3041,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354851,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.3642050755734018,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092755
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3057,13 +3069,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886604
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -3073,11 +3085,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 11.053350624356536,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112702
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3107,7 +3119,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 10
                      *     }
@@ -3408,7 +3420,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223394,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3423,23 +3435,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354851,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.3642050755734018,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092755
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3451,13 +3463,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886604
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -3467,11 +3479,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 11.053350624356536,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112702
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3702,7 +3714,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -3717,23 +3729,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.1668671804587425,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3745,13 +3757,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -3761,11 +3773,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3804,7 +3816,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 14
                      *     }
@@ -3901,23 +3913,23 @@ export interface operations {
                      *         "candidates": [
                      *           {
                      *             "against": [],
-                     *             "cause": "predatory-mite",
+                     *             "cause": "western-flower-thrips",
                      *             "confirmed": false,
                      *             "for": [],
-                     *             "group": "leave it",
-                     *             "kind": "helper",
-                     *             "name": "Predatory mite",
-                     *             "p": 0.04025234779023128,
+                     *             "group": "thrips",
+                     *             "kind": "pest",
+                     *             "name": "Western flower thrips",
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "leader": "predatory-mite",
+                     *         "leader": "western-flower-thrips",
                      *         "looked": 0,
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.876940164084291,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -3926,14 +3938,14 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05537736167928216,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 49, not in this book 19",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.49172128263168496
+                     *                 "topP": 0.5520937710600204
                      *               }
                      *             ],
-                     *             "score": 0.8044029274646961
+                     *             "score": 0.798682788927872
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3945,20 +3957,20 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.18018159845738388
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
-                     *         "rival": "spray-burn",
+                     *         "rival": "powdery-mildew",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0,
-                     *         "tiltTotal": 0,
+                     *         "tiltPrior": 0.8101053844077136,
+                     *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1588424004121428
+                     *           "p": 0.13836588595863658
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3994,7 +4006,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.038479454450857306
+                     *         "p": 0.02896860385293641
                      *       },
                      *       "version": 4
                      *     }
@@ -4325,7 +4337,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4340,23 +4352,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4368,13 +4380,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -4384,11 +4396,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4427,7 +4439,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 16
                      *     }
@@ -4711,7 +4723,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -4726,23 +4738,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4754,13 +4766,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -4770,11 +4782,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4813,7 +4825,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 15
                      *     }
@@ -4904,7 +4916,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.06823407210806433,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4914,23 +4926,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.991306087689112,
+                     *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.008897536895104419,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0848345047552346,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
+                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.6605944296377599
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8661276617169115
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4942,7 +4954,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1841343115962274
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4951,11 +4963,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 0.9006869851615626,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09473211381788914
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5082,7 +5094,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5097,23 +5109,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5125,13 +5137,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -5141,11 +5153,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5365,7 +5377,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223394,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5380,23 +5392,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354851,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.3642050755734018,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092755
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5408,13 +5420,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886604
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -5424,11 +5436,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 11.053350624356536,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112702
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5467,7 +5479,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 13
                      *     }
@@ -5576,7 +5588,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5591,23 +5603,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5619,13 +5631,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -5635,11 +5647,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5789,7 +5801,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223394,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -5804,23 +5816,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354851,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.3642050755734018,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092755
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5832,13 +5844,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886604
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -5848,11 +5860,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 11.053350624356536,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112702
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6041,7 +6053,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6056,23 +6068,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6084,13 +6096,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -6100,11 +6112,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6143,7 +6155,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 12
                      *     }
@@ -6344,7 +6356,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6359,23 +6371,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.1668671804587425,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6387,13 +6399,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -6403,11 +6415,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6533,7 +6545,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6548,23 +6560,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6576,13 +6588,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -6592,11 +6604,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6626,7 +6638,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416,
+                     *         "p": 0.44589130808494026,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 8
@@ -6832,7 +6844,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223394,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6847,23 +6859,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354851,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.3642050755734018,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092755
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6875,13 +6887,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886604
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -6891,11 +6903,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615626,
-                     *         "tiltTotal": 11.053350624356536,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112702
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7031,7 +7043,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7046,23 +7058,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7074,13 +7086,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -7090,11 +7102,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7127,7 +7139,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 11
                      *     }
@@ -7345,7 +7357,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.06823407210806433,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7355,23 +7367,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.991306087689112,
+                     *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.008897536895104585,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08483450475523459,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 66, not in this book 10",
+                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.6605944296377597
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8661276617169118
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7383,7 +7395,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.18413431159622748
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7392,11 +7404,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 0.9006869851615606,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09473211381788918
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7521,7 +7533,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.42179197054223416,
+                     *             "p": 0.44589130808494026,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7536,23 +7548,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.9893675001354846,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
-                     *             "finding": "creature-size",
-                     *             "lossDrop": 0.15339260267770244,
-                     *             "minutes": 0.4,
-                     *             "name": "Size of the creatures",
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
-                     *                 "name": "under half a millimetre",
-                     *                 "p": 0.36420507557340176,
-                     *                 "state": "dust",
-                     *                 "text": "Two-spotted spider mite 95",
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9485010971249465
+                     *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5002253919092753
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7564,13 +7576,13 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.42193777770886626
+                     *             "p": 0.4459617538544383
                      *           }
                      *         ],
                      *         "rival": "rust",
                      *         "stop": "",
                      *         "tell": [
-                     *           "creature-size"
+                     *           "flecks"
                      *         ],
                      *         "tilt": [
                      *           {
@@ -7580,11 +7592,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 0.9006869851615606,
-                     *         "tiltTotal": 11.053350624356533,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.09440992633112706
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7614,7 +7626,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.42179197054223416
+                     *         "p": 0.44589130808494026
                      *       },
                      *       "version": 9
                      *     }
@@ -9076,21 +9088,27 @@ export interface operations {
                      * @example {
                      *       "causes": [
                      *         {
-                     *           "class": "injury",
+                     *           "class": "aphid",
                      *           "drawing": {
+                     *             "body": "aphid",
+                     *             "colour": "dark",
                      *             "damage": [
-                     *               "glassy"
+                     *               "tufts"
                      *             ],
-                     *             "subject": "leaf"
+                     *             "leaf": "needle",
+                     *             "subject": "shoot-pest",
+                     *             "wax": "wool"
                      *           },
-                     *           "group": "spray injury",
-                     *           "id": "alcohol-chill",
-                     *           "kind": "injury",
+                     *           "group": "conifer wool",
+                     *           "id": "adelgid",
+                     *           "kind": "pest",
                      *           "labOnly": false,
-                     *           "name": "Alcohol left to dry on the leaf",
+                     *           "name": "Adelgids on conifers",
                      *           "regulated": false,
-                     *           "stages": [],
-                     *           "tolerable": "it stops by itself",
+                     *           "stages": [
+                     *             "egg"
+                     *           ],
+                     *           "tolerable": "white dots on a grown tree",
                      *           "unit": ""
                      *         }
                      *       ],
@@ -9121,21 +9139,18 @@ export interface operations {
                      *       ],
                      *       "hosts": [
                      *         {
-                     *           "beeVisited": false,
+                     *           "aliases": [
+                     *             "mimosa tree"
+                     *           ],
+                     *           "beeVisited": true,
                      *           "dormant": false,
-                     *           "family": "gesneriaceae",
-                     *           "form": "houseplant",
-                     *           "from": "herbarium/hosts/2-indoor.yaml",
-                     *           "id": "african-violet",
-                     *           "leaf": "round",
-                     *           "name": "African violet",
-                     *           "scientific": "Saintpaulia",
-                     *           "sensitive": {
-                     *             "alcohol": "care",
-                     *             "oil": "never",
-                     *             "soap": "care"
-                     *           },
-                     *           "source": "general horticultural texts (hairy leaves spot and burn)"
+                     *           "family": "fabaceae",
+                     *           "form": "woody",
+                     *           "from": "herbarium/hosts/4-wider.yaml",
+                     *           "id": "acacia",
+                     *           "leaf": "pinnate",
+                     *           "name": "Acacia and wattle",
+                     *           "scientific": "Acacia"
                      *         }
                      *       ],
                      *       "places": [
@@ -9148,10 +9163,10 @@ export interface operations {
                      *         {
                      *           "bloom": "fine",
                      *           "cautions": [
-                     *             "A sudden move into sun scorches leaves."
+                     *             "Slow: a handful more does not make it faster, it burns roots."
                      *           ],
                      *           "food": "fine",
-                     *           "from": "herbarium/remedies/1-by-hand.yaml",
+                     *           "from": "herbarium/remedies/5-needed.yaml",
                      *           "hazards": {
                      *             "bees": 0,
                      *             "helpers": 0,
@@ -9161,17 +9176,14 @@ export interface operations {
                      *             "water": 0
                      *           },
                      *           "how": [
-                     *             "Thin the middle of the plant, space pots a hand apart."
+                     *             "Pot into lime-free mix and water with rain. In the ground work in elemental sulfur as a soil test says, in autumn."
                      *           ],
-                     *           "id": "air-light",
+                     *           "id": "acidify",
                      *           "indoors": "fine",
-                     *           "kills": {
-                     *             "protects": 0.3
-                     *           },
                      *           "kind": "culture",
-                     *           "name": "More air and light",
+                     *           "name": "Acid mix, rain water, sulfur in autumn",
                      *           "rung": 2,
-                     *           "source": "general extension practice"
+                     *           "source": "extension bulletins on soil pH"
                      *         }
                      *       ],
                      *       "rungs": [

@@ -39,7 +39,8 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
       <ol className="tight">
         {s.steps.map((t) => (
           <li key={t.name}>
-            <b>{t.name}.</b>{t.when && <i> {t.when}</i>} {t.how.join(' ')}
+            <b>{t.name}.</b>
+            {t.when && <i> {t.when}</i>} {t.how.join(' ')}
             {t.wear.length > 0 && (
               <>
                 {' '}
