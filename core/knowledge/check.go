@@ -80,6 +80,7 @@ func Check(b *Base) []Problem {
 	for _, h := range b.Hosts {
 		k.host(h)
 	}
+	k.names()
 	for _, r := range b.Remedies {
 		k.remedy(r)
 	}
@@ -175,6 +176,28 @@ func (k *checker) host(h *Host) {
 	}
 	if len(h.Sensitive) > 0 {
 		k.need("source", h.Source, `say where the sensitivity comes from, or "judgement"`)
+	}
+}
+
+// names holds that no name is used for two plants, and that every plant has
+// something it usually suffers from.
+func (k *checker) names() {
+	owner := map[string]string{}
+	for _, h := range k.b.Hosts {
+		k.at(h.From, "host", h.ID)
+		mine := map[string]bool{}
+		for _, n := range append([]string{h.Name}, h.Aliases...) {
+			n = strings.ToLower(n)
+			if o, ok := owner[n]; ok && !mine[n] {
+				k.say(fmt.Sprintf("is called %q, and so is %s", n, o), "give the name to one of them")
+			}
+			owner[n], mine[n] = h.ID, true
+		}
+		if len(k.b.Causes) > 20 && !slices.ContainsFunc(k.b.Causes, func(c *Cause) bool {
+			return c.AtHome(h) || c.Hosts["form:"+h.Form] == "strong" || c.Hosts["form:"+h.Form] == "usual"
+		}) {
+			k.say("has nothing it usually suffers from", "name it among the hosts of a cause")
+		}
 	}
 }
 
@@ -349,6 +372,9 @@ func (k *checker) cause(c *Cause) {
 	}
 	for _, s := range append(slices.Clone(c.Confirms), c.Excludes...) {
 		k.sign(s)
+	}
+	if len(c.Confirms) > 0 && !slices.ContainsFunc(c.Confirms, func(s Sign) bool { f := k.b.Finding(s.Finding); return f == nil || f.How != "asked" }) {
+		k.say("is confirmed by what a grower tells and nothing that is seen", "name a sign somebody sees, or say in lab_only why a desk cannot settle it")
 	}
 	for _, id := range c.MustLook {
 		if k.b.Finding(id) == nil {

@@ -34,13 +34,20 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		con        *knowledge.Conflict
 		lt         *knowledge.LifeTable
 		school     *knowledge.School
+		h2         bool // a second plant of the same name
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
 		var p parts
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
 		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement"}
 		change(&p)
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: []*knowledge.Host{p.h}, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}}))
+		hosts := []*knowledge.Host{p.h}
+		if p.h2 {
+			twin := *p.h
+			twin.ID = "rose2"
+			hosts = append(hosts, &twin)
+		}
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -64,6 +71,8 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"many and none for none":     {func(p *parts) { p.f.Many, p.f.States[1].Absent = true, false }, "finding flecks", "none of them"},
 		"misread more than read":     {func(p *parts) { p.f.Misread = .8 }, "finding flecks", "misread"},
 		"taken for itself":           {func(p *parts) { p.f.States[0].TakenFor = []string{"yes"} }, "finding flecks", "taken for"},
+		"confirmed by a tale":        {func(p *parts) { p.f.How = "asked" }, "cause a", "grower tells"},
+		"a name for two plants":      {func(p *parts) { p.h.Aliases = []string{"Rose"}; p.h2 = true }, "host rose2", `"rose"`},
 		"a must-look at nothing":     {func(p *parts) { p.a.MustLook = []string{"aura"} }, "cause a", "must_look"},
 		"no source":                  {func(p *parts) { p.a.Source = "" }, "cause a", "source"},
 		"no source on the threshold": {func(p *parts) { p.a.Tolerable.Source = "" }, "cause a", "tolerable.source"},

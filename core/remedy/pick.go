@@ -114,6 +114,7 @@ func (x *choice) nothingFree() bool {
 		return false
 	}
 	x.say("Nothing on the ladder is free today; see what each one waits for.")
+	x.a.Refer = cmp.Or(x.a.Refer, "Nothing on the ladder can be done here today: ask a specialist, or come back when what it waits for has come.")
 	return x.settle(7)
 }
 
