@@ -4,7 +4,6 @@ import type { S, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Mark } from '../plates/Mark';
 import { Tilt } from '../ui/Tilt';
-import { States } from './FindingRow';
 import type { LookState } from './useLookState';
 
 export const verdictWords: Record<string, string> = {
@@ -72,26 +71,34 @@ export function Candidates({ view, onGo, look }: Props) {
   );
 }
 
-/** The look that would tell most. Where one looks, it is answered where it stands. */
+/** The look that would tell most, with what each answer would do. Where one looks, it is answered where it stands. */
 function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: string) => void; look?: LookState }) {
   const next = r.next?.[0];
   if (!next) return null;
   const f = look?.byId.get(next.finding);
+  const outcomes = [...next.outcomes].sort((a, b) => b.p - a.p);
   return (
     <div className="notice next" data-next={next.finding}>
       <button type="button" className="plain" onClick={() => onGo?.(next.finding)}>
         <b>Look next: {next.name.charAt(0).toLowerCase() + next.name.slice(1)}</b>
-        {next.outcomes
-          .filter((o) => o.p > 0.02)
-          .sort((a, b) => b.p - a.p)
-          .slice(0, 3)
-          .map((o) => (
-            <small key={o.state} style={{ display: 'block' }}>
-              {o.name}: {o.text}
-            </small>
-          ))}
       </button>
-      {look && f && <States s={look} f={f} wide stop={0} onPick={() => {}} />}
+      {outcomes.slice(0, f ? 6 : 3).map((o) =>
+        f && look ? (
+          <button
+            type="button"
+            className={o.p > 0.02 ? 'plain answer-here' : 'plain answer-here unlikely'}
+            key={o.state}
+            data-answer-here={o.state}
+            onClick={() => look.press(f, o.state)}
+          >
+            {o.name} {o.p > 0.02 && <small>{o.text}</small>}
+          </button>
+        ) : (
+          <small key={o.state} style={{ display: 'block' }}>
+            {o.name}: {o.text}
+          </small>
+        ),
+      )}
     </div>
   );
 }

@@ -172,6 +172,32 @@ describe('looking', () => {
     await userEvent.click(state('flecks', 'yes'));
     await waitFor(() => expect(line('flecks').textContent).not.toContain('told'));
   });
+  it('answers what is asked next where it stands', async () => {
+    for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);
+    const asked = {
+      ...reading,
+      next: [
+        {
+          ...reading.next[0],
+          outcomes: [
+            { state: 'no', name: 'none', p: 0.3, top: '', topP: 0.5, text: 'Rust 50' },
+            { state: 'yes', name: 'yes', p: 0.7, top: '', topP: 0.9, text: 'Mite 90' },
+          ],
+        },
+      ],
+    } as unknown as View['reading'];
+    desk('GET /api/v1/cases/01X', view({ reading: asked }));
+    shown(<Live id="01X" />, view({ reading: asked }));
+    const answers = await waitFor(() => {
+      const all = [...document.querySelectorAll<HTMLElement>('[data-answer-here]')];
+      expect(all.map((b) => b.textContent)).toEqual(['yes Mite 90', 'none Rust 50']);
+      return all;
+    });
+    await userEvent.click(answers[0] as HTMLElement);
+    await waitFor(() =>
+      expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')[0]?.body).toMatchObject({ state: 'yes' }),
+    );
+  });
   it('writes what was typed with Enter when one answer fits, and only then', async () => {
     await open();
     await press('s');
