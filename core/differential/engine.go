@@ -20,6 +20,7 @@ type Engine struct {
 	yes    [][]float64 // (state row × level) → log P(written there | cause)
 	no     [][]float64 // the same, written not there; only where states stand together
 	left   [][]float64 // state row → log P(not written beside others | cause); the same
+	rest   [][]float64 // finding → sum of left over its present states; the same
 	alone  [][]float64 // state row → P(the one answer | cause), for what to look at next
 	bits   [][]float64 // log2 of it
 	spread []float64   // state row: how much it tells apart
@@ -99,6 +100,16 @@ func (e *Engine) addFinding(r reading) {
 		no, left = make([][]float64, n*nLevels), make([][]float64, n)
 	}
 	e.no, e.left = append(e.no, no...), append(e.left, left...)
+	var rest []float64
+	if f.Many {
+		rest = make([]float64, e.n)
+		for s, row := range left {
+			if !f.States[s].Absent {
+				add(rest, row)
+			}
+		}
+	}
+	e.rest = append(e.rest, rest)
 	for _, row := range alone {
 		b := make([]float64, e.n)
 		for i, v := range row {
@@ -280,15 +291,35 @@ func (e *Engine) add(dst []float64, s Circumstances, looks []looked) unlisted {
 	normalise(dst)
 	u := e.unlisted(dst, s, looks)
 	for _, x := range looks {
-		w := temper * x.weight
-		for _, l := range x.lines {
+		e.weighIn(dst, x, temper*x.weight)
+	}
+	u.join(dst)
+	return u
+}
+
+// weighIn adds a finding as answered to the log posterior. What was left out beside
+// the written states is taken as all of it, less the written.
+func (e *Engine) weighIn(dst []float64, x looked, w float64) {
+	rest := slices.ContainsFunc(x.lines, func(l line) bool { return l.omitted })
+	if rest {
+		for i, v := range e.rest[x.find] {
+			dst[i] += w * v
+		}
+	}
+	for _, l := range x.lines {
+		switch {
+		case l.omitted:
+		case rest:
+			less := e.left[l.row]
+			for i, v := range l.log {
+				dst[i] += w * (v - less[i])
+			}
+		default:
 			for i, v := range l.log {
 				dst[i] += w * v
 			}
 		}
 	}
-	u.join(dst)
-	return u
 }
 
 func normalise(x []float64) {

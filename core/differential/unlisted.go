@@ -2,6 +2,7 @@ package differential
 
 import (
 	"math"
+	"slices"
 
 	"botanik/core/knowledge"
 )
@@ -101,19 +102,23 @@ func (e *Engine) unlistedPriorOf(s Circumstances) (p float64, few bool) {
 func (e *Engine) unlisted(prior []float64, s Circumstances, looks []looked) unlisted {
 	u := unlisted{}
 	u.prior, u.few = e.unlistedPriorOf(s)
-	members := make([]int, 0, e.n)
-	weights := make([]float64, 0, e.n)
+	// The members of each class side by side, each with its share of the class.
 	var total [nClasses]float64
+	var members [nClasses][]int
+	var share [nClasses][]float64
 	for i, lp := range prior {
 		if lp < math.Log(unlistedFloor) {
 			continue
 		}
-		w := math.Exp(lp)
-		members, weights = append(members, i), append(weights, w)
-		total[e.kinds[i]] += w
+		k, w := e.kinds[i], math.Exp(lp)
+		members[k], share[k] = append(members[k], i), append(share[k], w)
+		total[k] += w
 	}
 	for k := range u.log {
 		u.log[k] = math.Log(u.prior * max(total[k], 1e-6))
+		for m := range share[k] {
+			share[k][m] *= (1 - unlistedSoft) / total[k]
+		}
 	}
 	var mix [nClasses][]float64
 	for _, x := range looks {
@@ -126,11 +131,19 @@ func (e *Engine) unlisted(prior []float64, s Circumstances, looks []looked) unli
 				}
 			}
 		}
+		rest := slices.ContainsFunc(x.lines, func(l line) bool { return l.omitted })
 		for st := range r.bg {
+			// Of a finding whose errors go anywhere only the states that are read matter.
+			if r.slips == nil && !rest && !slices.ContainsFunc(x.lines, func(l line) bool { return l.row == r.at+st }) {
+				continue
+			}
 			row := e.p[r.at+st]
-			for m, i := range members {
-				k := e.kinds[i]
-				mix[k][st] += (1 - unlistedSoft) * weights[m] / total[k] * row[i]
+			for k := range mix {
+				sum, shares := 0.0, share[k]
+				for m, i := range members[k] {
+					sum += shares[m] * row[i]
+				}
+				mix[k][st] += sum
 			}
 		}
 		w := temper * x.weight

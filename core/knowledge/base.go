@@ -24,6 +24,8 @@ type Base struct {
 	life    map[string]*LifeTable
 	school  map[string]*School
 	spoken  []phrase
+
+	conflict map[[2]string]*Conflict
 }
 
 // Entries are what a base is built from.
@@ -48,6 +50,10 @@ func New(e Entries) *Base {
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
 	b.Conflicts, _ = index(e.Conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
+	b.conflict = make(map[[2]string]*Conflict, len(b.Conflicts))
+	for _, c := range b.Conflicts {
+		b.conflict[[2]string{c.A, c.B}] = c
+	}
 	b.readRates()
 	b.spoken = b.phrases()
 	return b
@@ -102,13 +108,11 @@ func (b *Base) LifeTable(id string) *LifeTable { return b.life[id] }
 // ConflictBetween returns the days to wait to use "next" after "earlier", and
 // the conflict, nil when the two do not concern each other.
 func (b *Base) ConflictBetween(earlier, next string) (int, *Conflict) {
-	for _, c := range b.Conflicts {
-		if c.A == earlier && c.B == next {
-			return c.DaysAtoB, c
-		}
-		if c.B == earlier && c.A == next {
-			return c.DaysBtoA, c
-		}
+	if c := b.conflict[[2]string{earlier, next}]; c != nil {
+		return c.DaysAtoB, c
+	}
+	if c := b.conflict[[2]string{next, earlier}]; c != nil {
+		return c.DaysBtoA, c
 	}
 	return 0, nil
 }
