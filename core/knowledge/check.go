@@ -376,6 +376,9 @@ func (k *checker) cause(c *Cause) {
 	if len(c.Confirms) > 0 && !slices.ContainsFunc(c.Confirms, func(s Sign) bool { f := k.b.Finding(s.Finding); return f == nil || f.How != "asked" }) {
 		k.say("is confirmed by what a grower tells and nothing that is seen", "name a sign somebody sees, or say in lab_only why a desk cannot settle it")
 	}
+	if len(c.MustLook) == 0 {
+		k.say("has no must_look", "name what has to be looked at before it may be settled")
+	}
 	for _, id := range c.MustLook {
 		if k.b.Finding(id) == nil {
 			k.say(fmt.Sprintf("must_look names %q, which is not here", id), "correct the id or add the finding")

@@ -18,7 +18,7 @@ func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge
 	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement"}
 	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
 	mk := func(id, other string) *knowledge.Cause {
-		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement"}
+		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement"}
 	}
 	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement"}
 	lt := &knowledge.LifeTable{ID: "m", Name: "m", Source: "x", Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}}}
@@ -73,6 +73,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"taken for itself":           {func(p *parts) { p.f.States[0].TakenFor = []string{"yes"} }, "finding flecks", "taken for"},
 		"confirmed by a tale":        {func(p *parts) { p.f.How = "asked" }, "cause a", "grower tells"},
 		"a name for two plants":      {func(p *parts) { p.h.Aliases = []string{"Rose"}; p.h2 = true }, "host rose2", `"rose"`},
+		"nothing it must look at":    {func(p *parts) { p.a.MustLook = nil }, "cause a", "no must_look"},
 		"a must-look at nothing":     {func(p *parts) { p.a.MustLook = []string{"aura"} }, "cause a", "must_look"},
 		"no source":                  {func(p *parts) { p.a.Source = "" }, "cause a", "source"},
 		"no source on the threshold": {func(p *parts) { p.a.Tolerable.Source = "" }, "cause a", "tolerable.source"},

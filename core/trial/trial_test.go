@@ -63,6 +63,29 @@ func TestIndependentCasesAreJudgedAsWellAsBefore(t *testing.T) {
 	assert.GreaterOrEqual(t, g.First, f.First, "following what it asks for never lowers first place")
 }
 
+// Sixty cases of our own, written before they were ranked; what the book lacks among
+// them is never settled.
+func TestSixtyWrittenCases(t *testing.T) {
+	f, err := os.Open("testdata/sixty.json")
+	require.NoError(t, err)
+	defer f.Close()
+	list, err := trial.Read(f)
+	require.NoError(t, err)
+	require.Len(t, list, 60)
+	e := differential.NewEngine(herbarium.Embedded())
+	var as []trial.Answer
+	for _, c := range list {
+		as = append(as, trial.Ask(e, c))
+	}
+	got := trial.Count(as)
+	t.Logf("%+v", got)
+	assert.GreaterOrEqual(t, got.First, 38)
+	assert.Zero(t, got.WrongSettled)
+	assert.Zero(t, got.UnlistedSettled)
+	assert.GreaterOrEqual(t, got.UnknownSaid, 14)
+	assert.Empty(t, got.Missed)
+}
+
 func TestEnteringAgainAddsAndAnswersAnew(t *testing.T) {
 	look := func(f, s string) differential.Look { return differential.Look{Finding: f, State: s} }
 	was := []trial.Case{{ID: "x", Looks: []differential.Look{look("spots", "round"), look("film", "none")}, Truth: []string{"rust"}}, {ID: "y"}}

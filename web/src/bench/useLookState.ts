@@ -195,7 +195,7 @@ export function useLookState(view: View) {
       },
     })),
     { key: 'Enter', does: 'to what is asked next', run: () => next && goTo(next.finding) },
-    // Where several can stand together: one more of the line just answered.
+    // What the story speaks of, by its number.
     ...Array.from({ length: 9 }, (_, i) => ({
       key: `Alt+${i + 1}`,
       does: 'told so in the story',
