@@ -18,7 +18,8 @@ func TestTwoInOneTank(t *testing.T) {
 	base := herbarium.Embedded()
 	blend := func(in dosage.MixInput) (dosage.Mixed, error) {
 		in.Volume = "1 L"
-		return dosage.Blend(base, remedy.House{}, in)
+		bottle := remedy.Label{Low: "1 mL per L", High: "2 mL per L"} // what is mixed by its bottle only
+		return dosage.Blend(base, remedy.House{Labels: map[string]remedy.Label{"beauveria": bottle, "azadirachtin": bottle}}, in)
 	}
 	for _, c := range []struct {
 		a, b  string
@@ -54,9 +55,24 @@ func TestTwoInOneTank(t *testing.T) {
 func TestLawStopsTheMixingShelfToo(t *testing.T) {
 	_, err := dosage.Blend(herbarium.Embedded(), remedy.House{Law: map[string]remedy.Law{"pyrethrins": {Status: "banned"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
 	assert.ErrorContains(t, err, "local law")
-	m, err := dosage.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
+	m, err := dosage.Blend(herbarium.Embedded(), remedy.House{Policy: map[string]remedy.Policy{"pyrethrins": {Use: "no"}}, Labels: map[string]remedy.Label{"pyrethrins": {Low: "2 mL per L", High: "4 mL per L"}}}, dosage.MixInput{Remedy: "pyrethrins", Volume: "1 L"})
 	require.NoError(t, err)
 	assert.Contains(t, strings.Join(m.Mind, " "), "does not recommend")
+}
+
+// What comes in bottles that differ many times in strength is mixed by the bottle
+// on the shelf and no other: ten times too much is a poisoning.
+func TestWithoutTheBottleAConcentrateIsNotMixed(t *testing.T) {
+	b := herbarium.Embedded()
+	for _, id := range []string{"spinosad", "azadirachtin", "pyrethrins", "beauveria", "aromatic-oil"} {
+		_, err := dosage.Blend(b, remedy.House{}, dosage.MixInput{Remedy: id, Volume: "1 L"})
+		require.Error(t, err, id)
+		assert.ErrorContains(t, err, "read the rate off the bottle")
+		house := remedy.House{Labels: map[string]remedy.Label{id: {Low: "1 mL per L", High: "2 mL per L"}}}
+		m, err := dosage.Blend(b, house, dosage.MixInput{Remedy: id, Volume: "1 L"})
+		require.NoError(t, err, id)
+		assert.NotEmpty(t, m.Plan.Tanks)
+	}
 }
 
 // labelled is a house whose bottle of soap says so.

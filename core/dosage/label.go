@@ -11,9 +11,12 @@ import (
 )
 
 // RangeOf is the range that holds for a use: the house's own bottle, else the
-// herbarium's typical one. Errors name low or high of the label.
+// herbarium's typical one; of what differs from bottle to bottle only the bottle's. Errors name low or high of the label.
 func RangeOf(r *knowledge.Remedy, rt knowledge.Rate, h remedy.House) (mix.Range, error) {
 	lab := h.Labels[r.ID]
+	if r.Bottle && lab.High == "" {
+		return mix.Range{}, fault.New("use", r.Name+" comes in bottles that differ ten times in strength, so no rate of ours can be trusted", "read the rate off the bottle into House rules, then mix it; nobody should guess it")
+	}
 	if lab.Low == "" && lab.High == "" {
 		return rt.Range()
 	}

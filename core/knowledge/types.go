@@ -227,6 +227,7 @@ type Remedy struct {
 	Indoors    string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
 	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
 	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
+	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
 	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
 	Prevents   bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`
 	Licensed   bool               `json:"licensed,omitempty" yaml:"licensed"`

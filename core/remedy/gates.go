@@ -50,7 +50,7 @@ func meant(g *gateInput) []Reason {
 	if g.c.Kind == "helper" {
 		return say("meant", No, "%s is a helper and is left alone.", g.c.Name)
 	}
-	return say("meant", No, "Not meant for %s: it would do nothing useful.", g.c.Name)
+	return say("meant", No, "Not listed for %s: nothing in this book says that it helps.", g.c.Name)
 }
 
 // action is what the cause says of the remedy, or of the one it stands in for:

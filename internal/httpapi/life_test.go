@@ -183,7 +183,7 @@ func TestLabelsAndLawOfTheHouse(t *testing.T) {
 	assert.Equal(t, before, o.call("GET", "/api/v1/house", nil).Raw, "nothing half-written")
 
 	ok := put(map[string]any{
-		"labels": map[string]any{"soap": map[string]any{"low": "20 mL per L", "high": "40 mL per L"}},
+		"labels": map[string]any{"soap": map[string]any{"low": "20 mL per L", "high": "40 mL per L"}, "spinosad": map[string]any{"low": "0.2 mL per L", "high": "0.4 mL per L"}},
 		"law":    map[string]any{"iron(III) phosphate": map[string]any{"status": "banned"}, "sulfur": map[string]any{"status": "restricted", "reference": "by-law 7"}},
 		"policy": map[string]any{"spinosad": map[string]any{"use": "no"}},
 	})
@@ -197,6 +197,7 @@ func TestLabelsAndLawOfTheHouse(t *testing.T) {
 	assert.Contains(t, blend("soap", "41 mL per L").faults(), "top rate of 40 mL per L")
 	assert.Contains(t, blend("sulfur", "low").Raw, "by-law 7")
 	assert.Contains(t, blend("spinosad", "low").Raw, "does not recommend")
+	assert.Contains(t, blend("azadirachtin", "low").faults(), "read the rate off the bottle", "what differs from bottle to bottle is not guessed")
 	bait := a.call("POST", "/api/v1/place", map[string]any{"remedy": "iron-bait", "area": "3 m2"})
 	assert.Equal(t, 422, bait.Status, bait.Raw)
 	assert.Contains(t, bait.faults(), "local law", "the law holds for what is strewn as well")

@@ -1864,6 +1864,8 @@ export interface components {
             aliases?: string[];
             /** @description fine, evening or never */
             bloom: string;
+            /** @description its bottles differ many times in strength: mixed only at the rate on the bottle */
+            bottle?: boolean;
             cautions: string[];
             /** @description classes that rules speak of */
             classes?: string[];
@@ -2615,7 +2617,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBISkdZNEczNVA3Vkg3UjNN"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBZRlhSS1pCQ0pFWFdYMlgw"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2842,7 +2844,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2855,7 +2857,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2865,10 +2867,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2880,7 +2882,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2889,11 +2891,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3035,8 +3037,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -3429,16 +3432,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3451,7 +3455,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3479,11 +3483,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3723,16 +3727,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3745,7 +3750,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3773,11 +3778,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4346,16 +4351,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4368,7 +4374,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4396,11 +4402,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4732,16 +4738,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4754,7 +4761,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4782,11 +4789,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4916,7 +4923,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4929,7 +4936,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -4939,10 +4946,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4954,7 +4961,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4963,11 +4970,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5103,8 +5110,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -5386,8 +5394,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -5597,8 +5606,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -5810,8 +5820,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -6062,8 +6073,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -6365,8 +6377,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -6554,16 +6567,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6576,7 +6590,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6604,11 +6618,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6853,16 +6867,17 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6875,7 +6890,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6903,11 +6918,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7052,8 +7067,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -7357,7 +7373,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7370,7 +7386,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7380,10 +7396,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7395,7 +7411,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7404,11 +7420,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7542,8 +7558,9 @@ export interface operations {
                      *         "looked": 1,
                      *         "mustLook": [
                      *           {
-                     *             "name": "The plant itself",
-                     *             "why": "look at the plant: what is known is the grower's story"
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
                      *           }
                      *         ],
                      *         "next": [
@@ -7932,6 +7949,9 @@ export interface operations {
                      *       ],
                      *       "months": [
                      *         4
+                     *       ],
+                     *       "mustLook": [
+                     *         "walkers"
                      *       ],
                      *       "mustNot": [
                      *         {
