@@ -60,6 +60,13 @@ func TestWhatASpecialistWouldNotSign(t *testing.T) {
 	}
 }
 
+func TestWhatOnlyPreventsIsSaidToBeForNextTime(t *testing.T) {
+	_, a := statusOf(t, "carrot-fly", "net", remedy.Situation{Host: "carrot", Place: "garden", Date: "2026-06-20", Pressure: "moderate"})
+	i := slices.IndexFunc(a.Offers, func(o remedy.Offer) bool { return o.Remedy == "net" })
+	assert.True(t, a.Offers[i].Prevents)
+	assert.Contains(t, a.Offers[i].Ladder, "does not come back")
+}
+
 // Over every cause, plant of a kind, month and pressure: no cut on stone fruit from
 // autumn to bud burst in either half of the world, no copper on its leaves, no lime
 // for heaths, nothing for a pot in the ground, and nothing that only prevents is picked.

@@ -280,6 +280,8 @@ func describe(a *Advice, b *knowledge.Base, rung int, s Situation) {
 			o.Ladder = "not meant for this"
 		case o.Status == No || o.Status == NotNow:
 			o.Ladder = o.Reasons[0].Text
+		case o.Prevents && !a.dormant:
+			o.Ladder = "so that it does not come back: it does nothing for what is there"
 		case s.Pressure == "heavy" && o.Rung == 3 && slow(b.Remedy(o.Remedy)) && rung > 0:
 			o.Ladder = "too slow alone at heavy pressure; bring it down first"
 		case o.Remedy == knowledge.LeaveIt && rung > 0:

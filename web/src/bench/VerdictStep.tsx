@@ -101,7 +101,7 @@ export function VerdictStep({ view }: { view: View }) {
                   onClick={() => pick(c.cause)}
                   data-cause={c.cause}
                 >
-                  {i + 1} {c.name} <span className="num">{Math.round(c.p * 100)}</span>
+                  {i + 1} {c.name} {r.looked > 0 && <span className="num">{Math.round(c.p * 100)}</span>}
                 </button>
               ))}
             </div>
