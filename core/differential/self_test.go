@@ -157,7 +157,7 @@ func firstLooks(b *knowledge.Base, d drawn, n int, r *rand.Rand) []differential.
 
 const ownShare = 5 // of eight first looks: the rest find nothing, as at a desk
 
-const selfCases = 800
+const selfCases = 500
 
 // tally counts what came of drawn cases.
 type tally struct {
