@@ -8,7 +8,6 @@ import (
 
 	"botanik/herbarium"
 
-	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
@@ -182,7 +181,7 @@ func TestTheStorysOffersAreTakenByKey(t *testing.T) {
 	p.eval(`document.querySelectorAll('[data-told^="holes"]').length`, &holes)
 	assert.Zero(t, holes, "what is denied is not offered")
 	p.press("f")
-	p.do(chromedp.KeyEvent("1", chromedp.KeyModifiers(input.ModifierAlt)))
+	p.press("o")
 	p.until("the first to be taken", `!document.querySelector('[data-told="sticky=yes"]')`)
 	p.press("f", kb.Escape, "s", "sticky", kb.ArrowDown)
 	p.see(`[data-finding=sticky] [data-state=yes].told`)

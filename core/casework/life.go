@@ -28,7 +28,7 @@ var Stages = []Stage{Waiting, Bench, Review, Ready, Handed, Referred, Closed}
 type Facts struct {
 	Looks       int
 	Verdict     bool
-	Degree      string // settled, working, open, undetermined, referred
+	Degree      string // settled, group, working, open, undetermined, referred
 	NeedsReview bool
 	Act         bool // counted or judged, and decided
 	Remedy      bool
@@ -46,7 +46,7 @@ type Facts struct {
 func Certainty(f Facts) float64 {
 	switch {
 	case f.Verdict:
-		return map[string]float64{"settled": 1, "working": .6, "open": .3, "undetermined": .1}[f.Degree]
+		return map[string]float64{"settled": 1, "group": .9, "working": .6, "open": .3, "undetermined": .1}[f.Degree]
 	case f.Looks > 0:
 		return .15
 	}

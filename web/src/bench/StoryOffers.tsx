@@ -2,13 +2,13 @@ import type { LookState } from './useLookState';
 
 /** What the grower's story speaks of: each a look to take over with one press, as told and not seen. */
 export function StoryOffers({ s }: { s: LookState }) {
-  if (!s.spoken.length || s.say) return null;
+  if (!s.offers.length || s.say) return null;
   return (
     <div className="offers" role="group" aria-label="The story speaks of">
       <small>
-        The story speaks of · told, not seen <kbd>Alt</kbd>+digit
+        The story speaks of · told, not seen · <kbd>o</kbd> takes the first over, <kbd>p</kbd> passes it by
       </small>
-      {s.spoken.slice(0, 6).map((x, i) => {
+      {s.offers.slice(0, 6).map((x) => {
         const f = s.byId.get(x.finding);
         const state = f?.states.find((st) => st.id === x.state);
         if (!f || !state) return null;
@@ -21,7 +21,7 @@ export function StoryOffers({ s }: { s: LookState }) {
             title={`“${x.words}”`}
             onClick={() => s.told(x)}
           >
-            {i + 1} {state.said || `${f.short}: ${state.name}`}
+            {state.said || `${f.short}: ${state.name}`}
           </button>
         );
       })}

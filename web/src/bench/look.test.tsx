@@ -162,7 +162,7 @@ describe('looking', () => {
     shown(<Live id="01X" />, view({ spoken }));
     await screen.findByText(/flecks seen/);
     expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(0);
-    await press('{Alt>}1{/Alt}');
+    await press('o');
     await waitFor(() => expect(line('flecks').textContent).toContain('told, not seen'));
     expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')[0]?.body).toEqual({
       state: 'yes',
@@ -171,6 +171,21 @@ describe('looking', () => {
     });
     await userEvent.click(state('flecks', 'yes'));
     await waitFor(() => expect(line('flecks').textContent).not.toContain('told'));
+  });
+  it('passes an offer of the story by, and takes the one after it', async () => {
+    for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);
+    const spoken = [
+      { finding: 'flecks', state: 'yes', words: 'speckled' },
+      { finding: 'bark', state: 'yes', words: 'bark' },
+    ];
+    desk('GET /api/v1/cases/01X', view({ spoken }));
+    shown(<Live id="01X" />, view({ spoken }));
+    await screen.findByText(/flecks seen/);
+    await press('p');
+    await waitFor(() => expect(document.querySelector('[data-told="flecks=yes"]')).toBeNull());
+    await press('o');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/bark')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(0);
   });
   it('answers what is asked next where it stands', async () => {
     for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);

@@ -23,6 +23,7 @@ export function useLookState(view: View) {
   const [topic, setTopic] = useState('');
   const [open, setOpen] = useState<Set<string>>(new Set());
   const [want, setWant] = useState('');
+  const [passed, setPassed] = useState<Set<string>>(new Set());
   const [here, setHere] = useState<{ spot: Spot; zone: string } | null>(null);
   const [tool, setTool] = useState<'own' | 'eye'>('own');
   const box = useRef<HTMLInputElement>(null);
@@ -152,6 +153,8 @@ export function useLookState(view: View) {
     setSay('');
     return only;
   };
+  const offers = view.spoken.filter((x) => !passed.has(`${x.finding}=${x.state}`));
+  const passBy = (x: View['spoken'][number]) => setPassed((p) => new Set([...p, `${x.finding}=${x.state}`]));
   const told = (x: View['spoken'][number]) => {
     const f = byId.get(x.finding);
     if (f) answer(f, x.state, { told: true, certainty: 'think' });
@@ -195,16 +198,13 @@ export function useLookState(view: View) {
       },
     })),
     { key: 'Enter', does: 'to what is asked next', run: () => next && goTo(next.finding) },
-    // What the story speaks of, by its number.
-    ...Array.from({ length: 9 }, (_, i) => ({
-      key: `Alt+${i + 1}`,
-      does: 'told so in the story',
-      hidden: i > 0 || !view.spoken.length,
-      run: () => {
-        const x = view.spoken[i];
-        if (x) told(x);
-      },
-    })),
+    // Alt with a digit is the way to the rooms, here above all: digits answer.
+    ...(offers[0]
+      ? [
+          { key: 'o', does: 'take over what was told', run: () => offers[0] && told(offers[0]) },
+          { key: 'p', does: 'pass it by', run: () => offers[0] && passBy(offers[0]) },
+        ]
+      : []),
     { key: 'x', does: 'not looked', run: () => line && answer(line, '') },
     { key: 't', does: 'think so', run: () => sureness('think') },
     { key: 'g', does: 'a guess', run: () => sureness('guess') },
@@ -230,7 +230,7 @@ export function useLookState(view: View) {
     first,
     open,
     setOpen,
-    spoken: view.spoken,
+    offers,
     must: view.reading.mustLook,
     answer,
     press,
