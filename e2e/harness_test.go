@@ -15,9 +15,11 @@ import (
 	"testing"
 	"time"
 
+	"github.com/chromedp/cdproto/cdp"
 	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/cdproto/input"
 	cdruntime "github.com/chromedp/cdproto/runtime"
+	"github.com/chromedp/cdproto/target"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/require"
@@ -53,9 +55,27 @@ func freeAddr(t *testing.T) string {
 	return l.Addr().String()
 }
 
+// demoFolder is a demo desk filled once; each journey works on a copy of it.
+var demoFolder = sync.OnceValues(func() (string, error) {
+	dir, err := os.MkdirTemp("", "botanik-e2e-demo")
+	if err != nil {
+		return "", err
+	}
+	return filepath.Join(dir, "desk"), nil
+})
+
 // start runs the demo desk in a folder of its own.
 func start(t *testing.T) *program {
-	p := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo"}}
+	full, err := demoFolder()
+	require.NoError(t, err)
+	if _, err := os.Stat(full); err != nil {
+		first := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo"}}
+		first.run()
+		first.stop(syscall.SIGTERM)
+		require.NoError(t, os.CopyFS(full, os.DirFS(first.dir)))
+	}
+	p := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo", "--fresh=false"}}
+	require.NoError(t, os.CopyFS(p.dir, os.DirFS(full)))
 	p.run()
 	t.Cleanup(func() { p.stop(syscall.SIGTERM) })
 	return p
@@ -121,25 +141,65 @@ var chrome = sync.OnceValues(func() (string, error) {
 	return "", errors.New("chromium is not installed; make test installs it")
 })
 
-func browse(t *testing.T, base string, w, h int64) *page {
+// theBrowser is one Chromium for all journeys, started again should it have died.
+var theBrowser struct {
+	sync.Mutex
+	ctx   context.Context
+	close func()
+}
+
+func browser(t *testing.T) context.Context {
+	theBrowser.Lock()
+	defer theBrowser.Unlock()
+	if theBrowser.ctx != nil && theBrowser.ctx.Err() == nil {
+		return theBrowser.ctx
+	}
 	bin, err := chrome()
 	require.NoError(t, err)
+	dir, err := os.MkdirTemp("", "botanik-e2e-browser")
+	require.NoError(t, err)
 	opts := append(chromedp.DefaultExecAllocatorOptions[:],
-		chromedp.ExecPath(bin), chromedp.NoSandbox, chromedp.DisableGPU, chromedp.UserDataDir(t.TempDir()),
+		chromedp.ExecPath(bin), chromedp.NoSandbox, chromedp.DisableGPU, chromedp.UserDataDir(dir),
 		chromedp.Flag("disable-background-networking", true), chromedp.Flag("disable-component-update", true),
-		chromedp.Flag("disable-sync", true), chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true),
-		chromedp.WindowSize(int(w), int(h)))
+		chromedp.Flag("disable-sync", true), chromedp.Flag("no-first-run", true), chromedp.Flag("hide-scrollbars", true))
 	actx, cancelA := chromedp.NewExecAllocator(context.Background(), opts...)
 	ctx, cancel := chromedp.NewContext(actx)
+	require.NoError(t, chromedp.Run(ctx))
+	theBrowser.ctx, theBrowser.close = ctx, func() { cancel(); cancelA(); _ = os.RemoveAll(dir) }
+	return ctx
+}
+
+func TestMain(m *testing.M) {
+	code := m.Run()
+	if theBrowser.close != nil {
+		theBrowser.close()
+	}
+	if full, err := demoFolder(); err == nil {
+		_ = os.RemoveAll(filepath.Dir(full))
+	}
+	os.Exit(code)
+}
+
+// browse opens a tab that shares nothing with any other: its own storage, its own
+// sign-in, and the focus as if it were the only one.
+func browse(t *testing.T, base string, w, h int64) *page {
+	all := browser(t)
+	over := cdp.WithExecutor(all, chromedp.FromContext(all).Browser)
+	own, err := target.CreateBrowserContext().WithDisposeOnDetach(true).Do(over)
+	require.NoError(t, err)
+	tab, err := target.CreateTarget("about:blank").WithBrowserContextID(own).WithNewWindow(true).Do(over)
+	require.NoError(t, err)
+	ctx, cancel := chromedp.NewContext(all, chromedp.WithTargetID(tab))
+	t.Cleanup(func() { _ = target.DisposeBrowserContext(own).Do(over) })
 	ctx, cancelT := context.WithTimeout(ctx, 10*time.Minute)
-	t.Cleanup(func() { cancelT(); cancel(); cancelA() })
+	t.Cleanup(func() { cancelT(); cancel() })
 	p := &page{t, ctx, base}
 	chromedp.ListenTarget(ctx, func(ev any) {
 		if e, ok := ev.(*cdruntime.EventExceptionThrown); ok {
 			t.Errorf("the page threw: %s", e.ExceptionDetails.Error())
 		}
 	})
-	p.do(chromedp.EmulateViewport(w, h), emulation.SetEmulatedMedia().WithFeatures([]*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: "light"}, {Name: "prefers-reduced-motion", Value: "reduce"}}))
+	p.do(emulation.SetFocusEmulationEnabled(true), chromedp.EmulateViewport(w, h), emulation.SetEmulatedMedia().WithFeatures([]*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: "light"}, {Name: "prefers-reduced-motion", Value: "reduce"}}))
 	return p
 }
 

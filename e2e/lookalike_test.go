@@ -47,7 +47,7 @@ func TestALookAlikePairIsSplitByWhatIsAskedNext(t *testing.T) {
 	p.signIn("ansel")
 	p.sample("Demelza Cray", "Rose", "garden", "leaves speckled pale")
 	// The truth behind this sample: rose leafhopper.
-	truth := map[string]string{"main-sign": "flecks", "flecks": "many", "flecks-along-veins": "coarse", "touch": "jumps", "insects": "wedge", "cast-skins": "yes", "walkers": "none", "hopper-young": "plain", "hopper-adult": "plain"}
+	truth := map[string]string{"main-sign": "flecks", "flecks": "many", "flecks-along-veins": "coarse", "touch": "jumps", "insects": "wedge", "cast-skins": "yes", "walkers": "none", "hopper-young": "plain", "hopper-adult": "plain", "legs": "six", "creature-size": "grain", "wings": "clear", "hand-lens-skin": "emptied", "age-of-leaves": "old", "yellowing": "dusty"}
 	p.say("pin-prick", "flecks", "many")
 	looks := 0
 	for ; looks < 6; looks++ {

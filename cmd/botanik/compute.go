@@ -108,7 +108,7 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 	cmd := &cobra.Command{Use: "kb", Short: "The herbarium: list its vocabulary, check it"}
 	var asJSON bool
 	var data string
-	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools"}
+	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools", "kinds"}
 	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: cobra.ExactArgs(1), ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
 		if !slices.Contains(kinds, args[0]) {
 			return fault.New("kind", fmt.Sprintf("%q is not a kind of entry", args[0]), "use "+strings.Join(kinds, ", "))
@@ -205,6 +205,11 @@ func listKind(w io.Writer, b *knowledge.Base, kind string, asJSON bool) error {
 		all = b.Schools
 		for _, x := range b.Schools {
 			line(x.ID, x.Default, x.Question)
+		}
+	case "kinds":
+		all = b.KindRules
+		for _, r := range b.KindRules {
+			line(r.ID, strings.Join(r.Kinds, " "), strings.Join(r.Classes, " "))
 		}
 	case "lifetables":
 		all = b.LifeTables

@@ -73,7 +73,11 @@ func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
 	if err != nil {
 		return open{}, err
 	}
-	return open{st, desk.New(st, b, simulated.Station{}, time.Now), people.New(st, time.Now)}, nil
+	d := desk.New(st, b, simulated.Station{}, time.Now)
+	if err := d.Settle(ctx); err != nil {
+		return open{}, errors.Join(err, st.Close())
+	}
+	return open{st, d, people.New(st, time.Now)}, nil
 }
 
 func serveCmd(base loadBase) *cobra.Command {

@@ -60,12 +60,14 @@ func (e *Engine) addPriors() {
 		e.hostRow[h.ID] = row(func(c *knowledge.Cause) float64 { return c.Affinity(h.ID, h.Group, h.Family, h.Form) })
 	}
 	e.placeRow = map[string][]float64{}
+	e.placeRow[""] = row(func(c *knowledge.Cause) float64 { return e.Base.Local.Likely(c, false) })
 	for _, p := range knowledge.Places {
 		e.placeRow[p] = row(func(c *knowledge.Cause) float64 {
+			f := e.Base.Local.Likely(c, p == "indoors" || p == "greenhouse")
 			if len(c.Places) > 0 && !slices.Contains(c.Places, p) {
-				return offPlace
+				f *= offPlace
 			}
-			return 1
+			return f
 		})
 	}
 	for m := 1; m <= 12; m++ {

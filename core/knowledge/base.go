@@ -15,7 +15,9 @@ type Base struct {
 	Remedies   []*Remedy
 	Conflicts  []*Conflict
 	LifeTables []*LifeTable
-	Schools    []*School // in the order of their file
+	Schools    []*School   // in the order of their file
+	KindRules  []*KindRule // in the order of their file
+	Local      Local       // where the desk is, by At; empty in the book itself
 
 	cause   map[string]*Cause
 	finding map[string]*Finding
@@ -26,6 +28,7 @@ type Base struct {
 	spoken  []phrase
 
 	conflict map[[2]string]*Conflict
+	written  map[string]*Cause // as their files have them, without what their kind adds
 }
 
 // Entries are what a base is built from.
@@ -37,23 +40,26 @@ type Entries struct {
 	Conflicts  []*Conflict
 	LifeTables []*LifeTable
 	Schools    []*School
+	KindRules  []*KindRule
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
 // how a desk lays its own file over ours.
 func New(e Entries) *Base {
 	b := &Base{}
-	b.Causes, b.cause = index(e.Causes, func(c *Cause) string { return c.ID })
+	b.KindRules, _ = inOrder(e.KindRules, func(r *KindRule) string { return r.ID })
+	b.written = make(map[string]*Cause, len(e.Causes))
+	causes := make([]*Cause, len(e.Causes))
+	for i, c := range e.Causes {
+		causes[i], b.written[c.ID] = b.whole(c), c
+	}
+	b.Causes, b.cause = index(causes, func(c *Cause) string { return c.ID })
 	b.Findings, b.finding = inOrder(e.Findings, func(f *Finding) string { return f.ID })
 	b.Hosts, b.host = index(e.Hosts, func(h *Host) string { return h.ID })
 	b.Remedies, b.remedy = index(e.Remedies, func(r *Remedy) string { return r.ID })
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
-	b.Conflicts, _ = index(e.Conflicts, func(c *Conflict) string { return c.A + "\x00" + c.B })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
-	b.conflict = make(map[[2]string]*Conflict, len(b.Conflicts))
-	for _, c := range b.Conflicts {
-		b.conflict[[2]string{c.A, c.B}] = c
-	}
+	b.keepApart(e.Conflicts)
 	b.readRates()
 	b.spoken = b.phrases()
 	return b
@@ -104,18 +110,6 @@ func (b *Base) School(id string) *School { return b.school[id] }
 
 // LifeTable returns a life table by id, nil when there is none.
 func (b *Base) LifeTable(id string) *LifeTable { return b.life[id] }
-
-// ConflictBetween returns the days to wait to use "next" after "earlier", and
-// the conflict, nil when the two do not concern each other.
-func (b *Base) ConflictBetween(earlier, next string) (int, *Conflict) {
-	if c := b.conflict[[2]string{earlier, next}]; c != nil {
-		return c.DaysAtoB, c
-	}
-	if c := b.conflict[[2]string{next, earlier}]; c != nil {
-		return c.DaysBtoA, c
-	}
-	return 0, nil
-}
 
 // Affinity of a cause for a host, as a factor on the prior. The most exact
 // word wins: the host itself, its group, its family, its form, then "any". A

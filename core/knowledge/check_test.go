@@ -15,12 +15,12 @@ import (
 func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge.Host, *knowledge.Remedy, *knowledge.Remedy, *knowledge.Conflict, *knowledge.LifeTable) {
 	f := &knowledge.Finding{ID: "flecks", Topic: "colour and flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
 	h := &knowledge.Host{ID: "rose", Name: "Rose", Scientific: "Rosa", Family: "rosaceae", Form: "woody", Leaf: "compound"}
-	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement"}
+	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement of a test"}
 	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
 	mk := func(id, other string) *knowledge.Cause {
-		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement"}
+		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement of a test"}
 	}
-	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement"}
+	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement of a test"}
 	lt := &knowledge.LifeTable{ID: "m", Name: "m", Source: "x", Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}}}
 	return mk("a", "b"), mk("b", "a"), f, h, hose, soap, con, lt
 }
@@ -35,11 +35,13 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		lt         *knowledge.LifeTable
 		school     *knowledge.School
 		h2         bool // a second plant of the same name
+		rule       *knowledge.KindRule
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
 		var p parts
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
-		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement"}
+		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement of a test"}
+		p.rule = &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Source: "judgement of a test"}
 		change(&p)
 		hosts := []*knowledge.Host{p.h}
 		if p.h2 {
@@ -47,7 +49,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 			twin.ID = "rose2"
 			hosts = append(hosts, &twin)
 		}
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -100,22 +102,36 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a dose upside down": {func(p *parts) {
 			p.soap.Doses = []knowledge.PlaceRate{{ID: "soil", Name: "x", Per: "m2", Low: 9, High: 3, Unit: "g"}}
 		}, "remedy soap", "not a range"},
-		"no why":                   {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
-		"no drawing":               {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
-		"no host":                  {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
-		"a thirteenth month":       {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
-		"a sign of no finding":     {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},
-		"a sign of no state":       {func(p *parts) { p.a.Confirms[0].States = []string{"blue"} }, "cause a", `"blue"`},
-		"a prohibition unreasoned": {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt"}} }, "cause a", "must_not.why"},
-		"a question of its own":    {func(p *parts) { p.school.ID = "moon" }, "school moon", "does not know"},
-		"an answer of its own":     {func(p *parts) { p.school.Options[1].ID = "lard" }, "school soap", "lard"},
-		"a question of one answer": {func(p *parts) { p.school.Options = p.school.Options[:1] }, "school soap", "fewer than two"},
-		"a default that is none":   {func(p *parts) { p.school.Default = "lard" }, "school soap", "not among its answers"},
-		"a default unreasoned":     {func(p *parts) { p.school.Why = "" }, "school soap", "why"},
-		"an answer that does what": {func(p *parts) { p.school.Options[0].Does = "" }, "school soap", "does"},
-		"near no remedy":           {func(p *parts) { p.school.Near[0][0] = "lard" }, "school soap", `"lard"`},
-		"near an empty group":      {func(p *parts) { p.school.Near = [][]string{{}} }, "school soap", "empty group"},
-		"a stage that cannot grow": {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
+		"no why":                    {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
+		"no drawing":                {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
+		"no host":                   {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
+		"a thirteenth month":        {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
+		"a sign of no finding":      {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},
+		"a sign of no state":        {func(p *parts) { p.a.Confirms[0].States = []string{"blue"} }, "cause a", `"blue"`},
+		"a prohibition unreasoned":  {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt"}} }, "cause a", "must_not.why"},
+		"a question of its own":     {func(p *parts) { p.school.ID = "moon" }, "school moon", "does not know"},
+		"an answer of its own":      {func(p *parts) { p.school.Options[1].ID = "lard" }, "school soap", "lard"},
+		"a question of one answer":  {func(p *parts) { p.school.Options = p.school.Options[:1] }, "school soap", "fewer than two"},
+		"a default that is none":    {func(p *parts) { p.school.Default = "lard" }, "school soap", "not among its answers"},
+		"a default unreasoned":      {func(p *parts) { p.school.Why = "" }, "school soap", "why"},
+		"an answer that does what":  {func(p *parts) { p.school.Options[0].Does = "" }, "school soap", "does"},
+		"near no remedy":            {func(p *parts) { p.school.Near[0][0] = "lard" }, "school soap", `"lard"`},
+		"near an empty group":       {func(p *parts) { p.school.Near = [][]string{{}} }, "school soap", "empty group"},
+		"a source nobody can trace": {func(p *parts) { p.a.Source = "general extension texts" }, "cause a", "trace"},
+		"a stage out of its table":  {func(p *parts) { p.a.LifeTable, p.a.Stages = "m", []string{"egg", "pupa"} }, "cause a", `"pupa"`},
+		"crawlers of no month":      {func(p *parts) { p.a.Stages = []string{"crawler"} }, "cause a", "when they walk"},
+		"crawlers in month 13":      {func(p *parts) { p.a.Crawlers = []int{13} }, "cause a", "1 to 12"},
+		"one group and two plans": {func(p *parts) {
+			p.a.Group, p.b.Group = "g", "g"
+			p.b.Actions[0].Worth = "fair"
+		}, "group g", "no action is good"},
+		"a rule for everything":       {func(p *parts) { p.rule.Kinds = nil }, "kind rule r", "everything"},
+		"a rule for nothing":          {func(p *parts) { p.rule.Kinds = []string{"helper"} }, "kind rule r", "no cause"},
+		"a rule but for nobody":       {func(p *parts) { p.rule.But = []string{"zz"} }, "kind rule r", "zz"},
+		"a rule unsourced":            {func(p *parts) { p.rule.Source = "" }, "kind rule r", "source"},
+		"a rule unreasoned":           {func(p *parts) { p.rule.MustNot = []knowledge.MustNot{{What: "salt"}} }, "kind rule r", "must_not.why"},
+		"apart from what is not here": {func(p *parts) { p.con.A = "class:grease" }, "conflict class:grease and soap", "grease"},
+		"a stage that cannot grow":    {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			list := run(c.change)
@@ -195,4 +211,72 @@ func TestWhatIsNotNamedStaysInTheBackground(t *testing.T) {
 			}
 		}
 	})
+}
+
+// Five causes may not say the same sentence; a term of a word or two is none, and
+// what a kind rule says stands once.
+func TestNoSentenceStandsOnMoreThanFourCauses(t *testing.T) {
+	book := func(n int, text string, rule *knowledge.KindRule) []knowledge.Problem {
+		a, _, f, h, hose, _, _, _ := sound()
+		e := knowledge.Entries{Findings: []*knowledge.Finding{f}, Hosts: []*knowledge.Host{h}, Remedies: []*knowledge.Remedy{hose}}
+		if rule != nil {
+			e.KindRules = []*knowledge.KindRule{rule}
+		}
+		for i := range n {
+			c := *a
+			c.ID, c.LookAlikes, c.Group = string(rune('a'+i)), nil, string(rune('a'+i))
+			c.Spread = text
+			e.Causes = append(e.Causes, &c)
+		}
+		return knowledge.Check(knowledge.New(e))
+	}
+	assert.Empty(t, book(4, "it walks from leaf to leaf", nil))
+	assert.NotEmpty(t, book(5, "it walks from leaf to leaf", nil))
+	assert.NotEmpty(t, book(5, "by night; it walks from leaf to leaf", nil))
+	assert.Empty(t, book(5, "it flies", nil))
+	rule := &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Spread: "it walks from leaf to leaf", Source: "judgement of a test"}
+	assert.Empty(t, book(5, "", rule))
+}
+
+// A kind rule fills what is empty and forbids what the cause neither forbids nor
+// offers; a cause's own words win.
+func TestWhatHoldsForAKindIsSaidOnce(t *testing.T) {
+	a, b, _, _, _, _, _, _ := sound()
+	a.Spread, b.Actions = "", append(b.Actions, knowledge.Action{Remedy: "soap", Worth: "good"})
+	rule := &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Spread: "it does not", Recovers: "never", Tolerable: knowledge.Tolerable{Text: "none"}, MustNot: []knowledge.MustNot{{What: "soap", Why: "it burns", Remedy: "soap"}}, But: []string{"c"}, Source: "x"}
+	c := *a
+	c.ID = "c"
+	base := knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{a, b, &c}, KindRules: []*knowledge.KindRule{rule}})
+	assert.Equal(t, "it does not", base.Cause("a").Spread)
+	assert.Equal(t, "x", base.Cause("a").Recovers, "its own words win")
+	assert.Equal(t, "x", base.Cause("a").Tolerable.Text)
+	assert.Len(t, base.Cause("a").MustNot, 1)
+	assert.Empty(t, base.Cause("b").MustNot, "what it offers is not forbidden")
+	assert.Empty(t, base.Cause("c").Spread, "the rule does not hold for it")
+	assert.Empty(t, a.Spread, "the entry stays as it was written")
+}
+
+// A side may be a class, a pair written out wins, and what stands in for another
+// keeps its distances, in either order.
+func TestRemediesAreKeptApartByClassAndByLikeness(t *testing.T) {
+	r := func(id, like string, class ...string) *knowledge.Remedy {
+		return &knowledge.Remedy{ID: id, Like: like, Classes: class}
+	}
+	base := knowledge.New(knowledge.Entries{
+		Remedies: []*knowledge.Remedy{r("soap", ""), r("own-soap", "soap"), r("mite", "", "leaf-helper"), r("wasp", "", "leaf-helper"), r("oil", "")},
+		Conflicts: []*knowledge.Conflict{
+			{A: "wasp", B: "soap", DaysAtoB: 30, DaysBtoA: 3},
+			{A: "soap", B: "class:leaf-helper", DaysAtoB: 1, DaysBtoA: 14},
+			{A: "soap", B: "oil", DaysAtoB: 2, DaysBtoA: 5},
+		},
+	})
+	days := func(first, then string) int { d, _ := base.ConflictBetween(first, then); return d }
+	for _, soap := range []string{"soap", "own-soap"} {
+		assert.Equal(t, 1, days(soap, "mite"))
+		assert.Equal(t, 14, days("mite", soap))
+		assert.Equal(t, 3, days(soap, "wasp"))
+		assert.Equal(t, 30, days("wasp", soap))
+		assert.Equal(t, 2, days(soap, "oil"))
+	}
+	assert.Zero(t, days("mite", "wasp"))
 }

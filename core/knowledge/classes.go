@@ -5,23 +5,24 @@ import "slices"
 // Classes of remedies that a rule speaks of. A remedy a desk adds takes its rules
 // by naming its classes, not by its id.
 const (
-	ClassOil       = "oil"        // mineral, neem and aromatic oils
-	ClassSulfur    = "sulfur"     // dust, wettable and lime sulfur
-	ClassCopper    = "copper"     // fixed copper, Bordeaux mixture
-	ClassPoison    = "poison"     // from plants and microbes, that good advisors disagree on
-	ClassAlcohol   = "alcohol"    // rubbing alcohol
-	ClassSoapNext  = "soap-next"  // soaps second to insecticidal soap
-	ClassDetergent = "detergent"  // washing-up liquid
-	ClassCalcium   = "calcium"    // for want of calcium
-	ClassReleased  = "released"   // helpers let loose
-	ClassWinged    = "winged"     // of these, those that fly
-	ClassGlass     = "glass"      // of these, those that live under glass only
-	ClassWinter    = "winter-oil" // the oil of the three winter sprays
-	ClassLime      = "lime"       // lime sulfur, of the three winter sprays
+	ClassOil       = "oil"         // mineral, neem and aromatic oils
+	ClassSulfur    = "sulfur"      // dust, wettable and lime sulfur
+	ClassCopper    = "copper"      // fixed copper, Bordeaux mixture
+	ClassPoison    = "poison"      // from plants and microbes, that good advisors disagree on
+	ClassAlcohol   = "alcohol"     // rubbing alcohol
+	ClassSoapNext  = "soap-next"   // soaps second to insecticidal soap
+	ClassDetergent = "detergent"   // washing-up liquid
+	ClassCalcium   = "calcium"     // for want of calcium
+	ClassReleased  = "released"    // helpers let loose
+	ClassWinged    = "winged"      // of these, those that fly
+	ClassLeafHelp  = "leaf-helper" // of these, those that hunt on leaves, where sprays fall
+	ClassGlass     = "glass"       // of these, those that live under glass only
+	ClassWinter    = "winter-oil"  // the oil of the three winter sprays
+	ClassLime      = "lime"        // lime sulfur, of the three winter sprays
 )
 
 // RemedyClasses are all there are.
-var RemedyClasses = []string{ClassOil, ClassSulfur, ClassCopper, ClassPoison, ClassAlcohol, ClassSoapNext, ClassDetergent, ClassCalcium, ClassReleased, ClassWinged, ClassGlass, ClassWinter, ClassLime}
+var RemedyClasses = []string{ClassOil, ClassSulfur, ClassCopper, ClassPoison, ClassAlcohol, ClassSoapNext, ClassDetergent, ClassCalcium, ClassReleased, ClassWinged, ClassLeafHelp, ClassGlass, ClassWinter, ClassLime}
 
 // Entries that a rule speaks of by themselves: each is one thing to do and not a
 // class of them, so its id is its name (docs/decisions/0015). kb check misses any

@@ -111,10 +111,13 @@ type Cause struct {
 	Group        string                          `json:"group" yaml:"group" doc:"causes of one treatment group are treated the same way"`
 	Commonness   string                          `json:"commonness" yaml:"commonness" doc:"very common, common, occasional, uncommon or rare"`
 	Regulated    string                          `json:"regulated,omitempty" yaml:"regulated" doc:"why it goes to the authority; empty when it does not"`
+	Unreported   string                          `json:"unreported,omitempty" yaml:"unreported" doc:"of a regulated cause, the words to the grower where it need not be reported; empty when it always must"`
 	LabOnly      string                          `json:"labOnly,omitempty" yaml:"lab_only" doc:"why a desk cannot settle it; empty when it can"`
 	Hosts        map[string]string               `json:"hosts" yaml:"hosts" doc:"host id, group:, family:, form: or any → strong, usual, weak, never"`
 	Places       []string                        `json:"places,omitempty" yaml:"places"`
 	Months       []int                           `json:"months,omitempty" yaml:"months" doc:"months met, northern year"`
+	Climates     []string                        `json:"climates,omitempty" yaml:"climates" doc:"climates it lives in outdoors; empty for any"`
+	Regions      []string                        `json:"regions,omitempty" yaml:"regions" doc:"parts of the world it is at home in; empty for any"`
 	Parts        []string                        `json:"parts" yaml:"parts"`
 	Findings     map[string]map[string]Frequency `json:"findings" yaml:"findings"`
 	Confirms     []Sign                          `json:"confirms" yaml:"confirms"`
@@ -124,6 +127,7 @@ type Cause struct {
 	LookAlikes   []LookAlike                     `json:"lookAlikes" yaml:"look_alikes"`
 	Stages       []string                        `json:"stages,omitempty" yaml:"stages"`
 	LifeTable    string                          `json:"lifeTable,omitempty" yaml:"life_table"`
+	Crawlers     []int                           `json:"crawlers,omitempty" yaml:"crawlers" doc:"months in which the young of a scale walk, northern year: outdoors a spray on the young has to fall then"`
 	SizeMm       []float64                       `json:"sizeMm,omitempty" yaml:"size_mm"`
 	Spread       string                          `json:"spread" yaml:"spread"`
 	Carries      string                          `json:"carries,omitempty" yaml:"carries"`

@@ -47,6 +47,7 @@ type House struct {
 	Labels map[string]Label  `json:"labels,omitempty"` // remedy id → bottle
 
 	Schools map[string]string `json:"schools,omitempty"` // question → answer; the default where none is given
+	Local   knowledge.Local   `json:"local,omitzero" required:"false"` // where the desk is, and what is met and reported there
 }
 
 // Situation is the case as far as a treatment is concerned.
@@ -136,6 +137,7 @@ func (h House) Check(b *knowledge.Base) error {
 		}
 	}
 	checkSchools(b, "schools", h.Schools, &l)
+	l.AddErr("", h.Local.Check(b))
 	for id, w := range h.Law {
 		if !slices.Contains([]string{"allowed", "restricted", "licensed", "banned"}, w.Status) {
 			l.Add("law."+id, fmt.Sprintf("%q is not a legal status", w.Status), "use allowed, restricted, licensed or banned")

@@ -61,6 +61,7 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 		Policy: map[string]remedy.Policy{"pyrethrins": {Use: "heavy", Why: "the market keeps bees on the roof"}},
 		Law:    map[string]remedy.Law{"copper hydroxide or oxychloride": {Status: "restricted", Reference: "harbour by-law 12: not within five metres of water"}},
 		Labels: map[string]remedy.Label{"soap": {RepeatMin: 5}},
+		Local:  knowledge.Local{Climate: "mild", Region: "Europe", Causes: map[string]knowledge.LocalWord{"metallic-beetle": {Here: "not here"}, "fire-blight": {Report: "no"}}},
 	}, 0)
 	if err != nil {
 		return err

@@ -18,7 +18,7 @@ func (s *Service) Blend(ctx context.Context, in dosage.MixInput) (dosage.Mixed, 
 	if err != nil {
 		return dosage.Mixed{}, err
 	}
-	return dosage.Blend(s.Base, rules, in)
+	return dosage.Blend(s.Base(), rules, in)
 }
 
 // Place works out an amount for a bed, pots or plants, case or no case.
@@ -27,7 +27,7 @@ func (s *Service) Place(ctx context.Context, in dosage.PlaceInput) (dosage.Dosed
 	if err != nil {
 		return dosage.Dosed{}, err
 	}
-	return dosage.OverArea(s.Base, rules, in)
+	return dosage.OverArea(s.Base(), rules, in)
 }
 
 func notChosen(field, id string) error {
@@ -43,7 +43,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		}
 		if in.Remedy == "" {
 			for _, r := range t.Remedies {
-				if k := s.Base.Remedy(r); k != nil && len(k.Rates) > 0 {
+				if k := s.Base().Remedy(r); k != nil && len(k.Rates) > 0 {
 					in.Remedy = r
 				}
 			}
@@ -62,14 +62,14 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		if err := s.mayUse(m, c, in.Remedies()); err != nil {
 			return "", err
 		}
-		mixed, err := dosage.Blend(s.Base, m.Rules, in)
+		mixed, err := dosage.Blend(s.Base(), m.Rules, in)
 		if err != nil {
 			return "", err
 		}
 		c.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
-		text := fmt.Sprintf("%s at %s", s.Base.Remedy(mixed.Remedy).Name, mixed.Use)
+		text := fmt.Sprintf("%s at %s", s.Base().Remedy(mixed.Remedy).Name, mixed.Use)
 		for _, w := range mixed.With {
-			text += " with " + strings.ToLower(s.Base.Remedy(w.Remedy).Name)
+			text += " with " + strings.ToLower(s.Base().Remedy(w.Remedy).Name)
 		}
 		return text + ", " + mixed.Volume + " of mix", nil
 	})
@@ -78,7 +78,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 // SetDose keeps an amount for a bed, pots or plants with the case.
 func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in dosage.PlaceInput) (View, error) {
 	return s.change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
-		d, err := dosage.OverArea(s.Base, m.Rules, in)
+		d, err := dosage.OverArea(s.Base(), m.Rules, in)
 		if err != nil {
 			return "", err
 		}
@@ -91,6 +91,6 @@ func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, 
 		}
 		r.Doses = slices.DeleteFunc(slices.Clone(r.Doses), func(x casefile.KeptDose) bool { return x.Remedy == in.Remedy })
 		r.Doses = append(r.Doses, casefile.KeptDose{Dosed: d, By: who.Name})
-		return s.Base.Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
+		return s.Base().Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
 	})
 }

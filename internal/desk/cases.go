@@ -112,7 +112,7 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	words := []string{c.Intake.Brought, c.Intake.Contact}
 	if v := c.Verdict; v != nil {
 		r.Cause, r.Degree, r.VerdictAt = v.Cause, v.Degree, store.Stamp(v.At)
-		if k := s.Base.Cause(v.Cause); k != nil {
+		if k := s.Base().Cause(v.Cause); k != nil {
 			words = append(words, k.Name, k.Scientific)
 		}
 	}

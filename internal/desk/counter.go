@@ -123,7 +123,7 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 	round := c.Now()
 	switch {
 	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
-		last := s.Base.Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
+		last := s.Base().Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
 		a.What = a.CauseName
 		if last != nil {
 			a.What += " · " + last.Name
@@ -141,7 +141,7 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 // against its usual week, and whether this evening suits spraying.
 func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air weather.Day) error {
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
-		if k := s.Base.Cause(t.Cause); k != nil && k.Regulated != "" {
+		if k := s.Base().Cause(t.Cause); k != nil && k.Regulated != "" {
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
@@ -156,7 +156,7 @@ func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air we
 		}
 	}
 	for _, x := range season.Surges(settled, day) {
-		if k := s.Base.Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
+		if k := s.Base().Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}

@@ -78,7 +78,7 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 		return casefile.Days{}, err
 	}
 	out := casefile.Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
-	if o := s.Base.School(remedy.Rhythm).Option(rhythm); rhythm != lifecycle.Computed && o != nil {
+	if o := s.Base().School(remedy.Rhythm).Option(rhythm); rhythm != lifecycle.Computed && o != nil {
 		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	for _, d := range sched.Days {
@@ -91,9 +91,9 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 // case's or the house's.
 func (s *Service) rhythm(sit remedy.Situation, asked string) (string, error) {
 	if asked == "" {
-		return remedy.Answer(s.Base, sit, remedy.Rhythm), nil
+		return remedy.Answer(s.Base(), sit, remedy.Rhythm), nil
 	}
-	if x := s.Base.School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
+	if x := s.Base().School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
 		return "", fault.New("rhythm", fmt.Sprintf("%q is not an answer to how often", asked), "use an option of kb list schools, or leave it out")
 	}
 	return asked, nil
@@ -120,12 +120,12 @@ func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatReques
 		req.Harvest, req.Wait = m.Today.Add(*sit.DaysToHarvest), lim.PreHarvest
 	}
 	req.Used, _ = remedy.Uses(sit.Earlier, r.ID, m.Today)
-	if k := s.cause(c); k != nil && s.Base.LifeTable(k.LifeTable) != nil {
+	if k := s.cause(c); k != nil && s.Base().LifeTable(k.LifeTable) != nil {
 		outdoors, err := weather.Mean(s.Weather, m.Spot(), m.Today, warmthDays, m.Clock)
 		if err != nil {
 			return req, sit, err
 		}
-		w, err := lifecycle.ClosedForm(s.Base.LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, outdoors))
+		w, err := lifecycle.ClosedForm(s.Base().LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, outdoors))
 		if err != nil {
 			return req, sit, err
 		}
@@ -140,7 +140,7 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 	var l fault.List
 	r := c.Now()
 	if r.Mix != nil {
-		_, err := dosage.Blend(s.Base, m.Rules, r.Mix.Input())
+		_, err := dosage.Blend(s.Base(), m.Rules, r.Mix.Input())
 		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
 			f.Mend = "work the amounts out anew on the Mix step; " + f.Mend
 			return f
@@ -165,7 +165,7 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 func (s *Service) repeated(c *Case) *knowledge.Remedy {
 	var best *knowledge.Remedy
 	for _, id := range c.Now().Treatment.Remedies {
-		if r := s.Base.Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
+		if r := s.Base().Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
 			best = r
 		}
 	}

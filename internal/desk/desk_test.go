@@ -60,7 +60,7 @@ var bean = casefile.Intake{Grower: "Ilse", Plant: "french bean", Place: "garden"
 func TestAPlantIsFoundByAnyOfItsNames(t *testing.T) {
 	b := open(t)
 	for words, id := range map[string]string{"Bean": "bean", "ZUCCHINI": "courgette", "geranium": "pelargonium", "Rosa": "rose", "devil's ivy": "pothos", "triffid": "", "": ""} {
-		if h := b.Base.HostCalled(words); id == "" {
+		if h := b.Base().HostCalled(words); id == "" {
 			assert.Nil(t, h, words)
 		} else if assert.NotNil(t, h, words) {
 			assert.Equal(t, id, h.ID)

@@ -66,7 +66,7 @@ func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	return handout.Write(s.Base, m, sit, c.Number, &c.Doc), nil
+	return handout.Write(s.Base(), m, sit, c.Number, &c.Doc), nil
 }
 
 // HandOver gives the page to the grower and sets the day to ask. Everything
@@ -112,7 +112,7 @@ func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
 	r := c.Now()
 	for _, id := range r.Treatment.Remedies {
-		k := s.Base.Remedy(id)
+		k := s.Base().Remedy(id)
 		if k == nil || k.Kind == "culture" || k.Rung == 0 {
 			continue
 		}
@@ -179,7 +179,7 @@ func (s *Service) borne(c *Case, after float64) bool {
 func (s *Service) canBeOutgrown(c *Case) bool {
 	t := c.Now().Treatment
 	return t != nil && slices.ContainsFunc(t.Remedies, func(id string) bool {
-		r := s.Base.Remedy(id)
+		r := s.Base().Remedy(id)
 		return r != nil && r.Outgrown()
 	})
 }

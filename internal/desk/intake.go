@@ -45,10 +45,10 @@ func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 		l.Add("plant", "is empty", `write the plant, or "unknown"`)
 	}
 	if in.Host == "" {
-		if h := s.Base.HostCalled(in.Plant); h != nil {
+		if h := s.Base().HostCalled(in.Plant); h != nil {
 			in.Host = h.ID
 		}
-	} else if s.Base.Host(in.Host) == nil {
+	} else if s.Base().Host(in.Host) == nil {
 		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", in.Host), "leave it out for an unknown plant")
 	}
 	if !slices.Contains(knowledge.Places, in.Place) {
@@ -72,13 +72,13 @@ func (s *Service) checkTreated(l *fault.List, at string, t *casefile.Treated, to
 		l.Add(at+".on", "lies more than ten years back", "give the day it was put on, or remove the line")
 	}
 	for j, id := range t.CouldBe {
-		if s.Base.Remedy(id) == nil {
+		if s.Base().Remedy(id) == nil {
 			l.AddErr("", knowledge.NoSuchRemedy(fmt.Sprintf("%s.couldBe[%d]", at, j), id))
 		}
 	}
 	if t.Remedy != "" {
 		t.CouldBe = nil
-		if s.Base.Remedy(t.Remedy) == nil {
+		if s.Base().Remedy(t.Remedy) == nil {
 			l.Add(at+".remedy", fmt.Sprintf("%q is not a remedy of the herbarium", t.Remedy), "leave it out when it is something else")
 		}
 	}
@@ -94,7 +94,7 @@ func (s *Service) ReadEarlier(ctx context.Context, text string) ([]casefile.Trea
 		return nil, err
 	}
 	out := []casefile.Treated{}
-	for _, e := range casework.ReadEarlier(s.Base, text, m.Today, mostTreated) {
+	for _, e := range casework.ReadEarlier(s.Base(), text, m.Today, mostTreated) {
 		t := casefile.Treated{What: e.What, On: e.On.String()}
 		if len(e.Meant) == 1 {
 			t.Remedy = e.Meant[0]

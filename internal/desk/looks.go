@@ -30,13 +30,13 @@ func (s *Service) Look(ctx context.Context, who Person, id string, from int, l d
 // and "none of these" in their place.
 func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, in LookInput) (View, error) {
 	l := in.Look
-	f := s.Base.Finding(l.Finding)
+	f := s.Base().Finding(l.Finding)
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
 	}
 	return s.change(ctx, who, id, from, "look", func(m house.Moment, c *Case) (string, error) {
 		if l.State != "" {
-			if err := s.Engine.Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
+			if err := s.Engine().Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
 				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
 					f.Field = strings.TrimPrefix(f.Field, "looks[0].") // here the look is the whole body
 					return f

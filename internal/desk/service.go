@@ -3,11 +3,13 @@ package desk
 import (
 	"context"
 	"crypto/rand"
+	"sync/atomic"
 	"time"
 
 	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/knowledge"
+	"botanik/core/remedy"
 	"botanik/core/weather"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
@@ -31,19 +33,50 @@ type Person = people.Person
 // Service does what people do. Safe for many goroutines.
 type Service struct {
 	Store   *store.Store
-	Base    *knowledge.Base
-	Engine  *differential.Engine
 	House   *house.Service
 	Weather weather.Provider
 	Now     func() time.Time
 
 	settled experience
+	written *knowledge.Base // the book as its files have it
+	book    atomic.Pointer[book]
+}
+
+// book is the herbarium as this desk has it, by its own words on where it is, with
+// the engine that reads it.
+type book struct {
+	base   *knowledge.Base
+	engine *differential.Engine
+}
+
+// Base is the herbarium as this desk has it today. Read it once for one answer: a
+// coordinator may change the house's words at any moment.
+func (s *Service) Base() *knowledge.Base { return s.book.Load().base }
+
+// Engine ranks by Base.
+func (s *Service) Engine() *differential.Engine { return s.book.Load().engine }
+
+// Settle reads where the desk is from its House rules and opens the book for it.
+func (s *Service) Settle(ctx context.Context) error {
+	rules, _, err := s.House.Rules(ctx)
+	if err != nil {
+		return err
+	}
+	s.openBook(rules.Local)
+	return nil
+}
+
+func (s *Service) openBook(l knowledge.Local) {
+	b := s.written.At(l)
+	s.book.Store(&book{b, differential.NewEngine(b)})
 }
 
 // New makes a service over an open store.
 func New(st *store.Store, base *knowledge.Base, air weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, Base: base, Engine: differential.NewEngine(base), Weather: air, Now: now}
+	s := &Service{Store: st, written: base, Weather: air, Now: now}
+	s.openBook(knowledge.Local{})
 	s.House = house.New(st, base, func() time.Time { return s.Now() })
+	s.House.Changed = func(h remedy.House) { s.openBook(h.Local) }
 	return s
 }
 
@@ -69,5 +102,5 @@ func (s *Service) cause(c *Case) *knowledge.Cause {
 	if c.Verdict == nil {
 		return nil
 	}
-	return s.Base.Cause(c.Verdict.Cause)
+	return s.Base().Cause(c.Verdict.Cause)
 }

@@ -19,7 +19,7 @@ import (
 // situation is the case as a treatment sees it at a moment.
 func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base, c.Schools)}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base(), c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left
@@ -35,7 +35,7 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}
 	}
-	sit.Dormant = remedy.Dormant(s.Base.Host(in.Host), int(m.Today.Month()), m.South())
+	sit.Dormant = remedy.Dormant(s.Base().Host(in.Host), int(m.Today.Month()), m.South())
 	if a := c.Now().Act; a != nil {
 		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Pressure, a.Drought, a.BadYear, a.CalciumLow
 		if a.Dormant != nil {
@@ -69,8 +69,8 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if err != nil || len(chosen) == 0 {
 		return a, err
 	}
-	a.Combine = remedy.Combine(s.Base, s.cause(&c), sit, chosen)
-	for _, f := range fault.From(remedy.Together(s.Base, sit, chosen)) {
+	a.Combine = remedy.Combine(s.Base(), s.cause(&c), sit, chosen)
+	for _, f := range fault.From(remedy.Together(s.Base(), sit, chosen)) {
 		a.Apart = append(a.Apart, f.Problem)
 	}
 	return a, nil
@@ -84,7 +84,7 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	a, err := remedy.Advise(s.Base, c.Verdict.Cause, sit)
+	a, err := remedy.Advise(s.Base(), c.Verdict.Cause, sit)
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
@@ -110,7 +110,7 @@ func (s *Service) unmatched(t casefile.Treated) string {
 	}
 	names := []string{}
 	for _, id := range t.CouldBe {
-		if r := s.Base.Remedy(id); r != nil {
+		if r := s.Base().Remedy(id); r != nil {
 			names = append(names, strings.ToLower(r.Name))
 		}
 	}
@@ -130,7 +130,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 		c.HouseSeen = &m.Version
 		names := []string{}
 		for _, r := range ids {
-			names = append(names, s.Base.Remedy(r).Name)
+			names = append(names, s.Base().Remedy(r).Name)
 		}
 		c.Treat(casefile.Treatment{Remedies: ids, Note: humanise.Text(note), By: who.Name})
 		return strings.Join(names, ", "), nil
@@ -158,14 +158,14 @@ func (s *Service) mayUse(m house.Moment, c *Case, ids []string) error {
 		}
 		seen[rid] = true
 	}
-	l.AddErr("", remedy.Together(s.Base, sit, ids))
+	l.AddErr("", remedy.Together(s.Base(), sit, ids))
 	return l.Err()
 }
 
 // SetSchools lets a case answer a question of the trade in its own way; an
 // empty answer goes back to the house's.
 func (s *Service) SetSchools(ctx context.Context, who Person, id string, from int, school, option string) (View, error) {
-	x := s.Base.School(school)
+	x := s.Base().School(school)
 	if x == nil {
 		return View{}, fault.New("school", fmt.Sprintf("%q is not a question of the herbarium", school), "use an id from kb list schools")
 	}

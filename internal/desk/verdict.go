@@ -52,7 +52,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 			c.Clear(casework.SecVerdict, false)
 		}
 		c.Verdict = &v
-		return verdictLine(v, s.Base.Cause(in.Cause)) + again, nil
+		return verdictLine(v, s.Base().Cause(in.Cause)) + again, nil
 	})
 }
 
@@ -76,7 +76,7 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInput) error {
 	var l fault.List
 	sure := in.Degree == differential.Settled || in.Degree == differential.Group
-	k := s.Base.Cause(in.Cause)
+	k := s.Base().Cause(in.Cause)
 	switch {
 	case in.Degree == "undetermined" && in.Cause != "":
 		l.Add("cause", "an undetermined verdict names no cause", "leave the cause out, or choose another degree")
@@ -89,7 +89,7 @@ func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInp
 	case k != nil && sure && len(rank.Alarms) > 0 && rank.Alarms[0].Kind != differential.AlarmHelper && rank.Alarms[0].Cause != in.Cause:
 		l.Add("degree", "an alarm stands: "+rank.Alarms[0].Text, "look at what rules it out, or make it likely")
 	}
-	if in.Also != "" && (s.Base.Cause(in.Also) == nil || in.Also == in.Cause) {
+	if in.Also != "" && (s.Base().Cause(in.Also) == nil || in.Also == in.Cause) {
 		l.Add("also", fmt.Sprintf("%q is not another cause of the herbarium", in.Also), "choose a second cause, or leave it out")
 	}
 	if old := c.Verdict; old != nil && old.Cause != in.Cause && in.Note == "" {

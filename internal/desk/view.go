@@ -110,7 +110,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 
 // spoken are the states the grower's story speaks of, of findings nobody answered.
 func (s *Service) spoken(c *Case) []knowledge.Spoken {
-	return slices.DeleteFunc(s.Base.SpokenOf(c.Intake.Story), func(x knowledge.Spoken) bool {
+	return slices.DeleteFunc(s.Base().SpokenOf(c.Intake.Story), func(x knowledge.Spoken) bool {
 		return slices.ContainsFunc(c.Looks, func(l casefile.LookRecord) bool { return l.Finding == x.Finding })
 	})
 }
@@ -127,7 +127,7 @@ func (s *Service) rank(ctx context.Context, m house.Moment, c *Case) (differenti
 	for i, l := range c.Looks {
 		looks[i] = l.Look
 	}
-	return s.Engine.Rank(set, looks), nil
+	return s.Engine().Rank(set, looks), nil
 }
 
 // experience is what the desk settled lately, each cause with its faded weight,
@@ -167,13 +167,13 @@ func (s *Service) facts(d *casefile.Doc) casework.Facts {
 	f := casework.Facts{Looks: len(d.Looks), HandedOver: r.Handover != nil, Closed: d.Closing != nil, Act: r.Act != nil, Mix: r.Mix != nil, Days: r.Days != nil}
 	if v := d.Verdict; v != nil {
 		f.Verdict, f.Degree, f.NeedsReview = true, v.Degree, v.NeedsReview
-		k := s.Base.Cause(v.Cause)
+		k := s.Base().Cause(v.Cause)
 		f.Refer = v.Degree == "undetermined" || k != nil && k.Regulated != ""
 	}
 	if t := r.Treatment; t != nil {
 		f.Remedy = len(t.Remedies) > 0
 		for _, id := range t.Remedies {
-			if k := s.Base.Remedy(id); k != nil {
+			if k := s.Base().Remedy(id); k != nil {
 				f.NeedsMix = f.NeedsMix || len(k.Rates) > 0
 				f.NeedsDays = f.NeedsDays || k.RepeatMin > 0
 			}
@@ -184,7 +184,7 @@ func (s *Service) facts(d *casefile.Doc) casework.Facts {
 
 func (s *Service) tag(r store.Case) Tag {
 	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version}
-	if k := s.Base.Cause(r.Cause); k != nil {
+	if k := s.Base().Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
 	}
 	return t

@@ -49,7 +49,7 @@ func (w *walk) remedies() []string {
 func (w *walk) verdict() desk.VerdictInput {
 	in := desk.VerdictInput{Degree: w.id([]string{"settled", "working", "open", "undetermined"}, "degree"), Note: w.id([]string{"", "it jumped"}, "note")}
 	if in.Degree != "undetermined" || rapid.Bool().Draw(w.T, "named all the same") {
-		in.Cause = w.id(append(append(w.leaders(), "two-spotted-mite", "green-aphid", "powdery-mildew", "mosaic-virus", "fire-blight"), w.b.Base.Causes[rapid.IntRange(0, len(w.b.Base.Causes)-1).Draw(w.T, "any cause")].ID), "cause")
+		in.Cause = w.id(append(append(w.leaders(), "two-spotted-mite", "green-aphid", "powdery-mildew", "mosaic-virus", "fire-blight"), w.b.Base().Causes[rapid.IntRange(0, len(w.b.Base().Causes)-1).Draw(w.T, "any cause")].ID), "cause")
 	}
 	return in
 }
@@ -87,7 +87,7 @@ func (w *walk) step() (string, desk.View, error) {
 	}
 	switch step {
 	case 0, 1, 2:
-		f := b.Base.Findings[rapid.IntRange(0, len(b.Base.Findings)-1).Draw(w.T, "finding")]
+		f := b.Base().Findings[rapid.IntRange(0, len(b.Base().Findings)-1).Draw(w.T, "finding")]
 		v, err := b.Look(ctx, who, id, at, differential.Look{Finding: f.ID, State: f.States[rapid.IntRange(0, len(f.States)-1).Draw(w.T, "state")].ID})
 		return one("looks", v, err)
 	case 3, 4:
@@ -139,15 +139,15 @@ func (w *walk) promises(did string) {
 	b, ctx := w.b, context.Background()
 	v := b.v
 	if v.Verdict != nil && v.Verdict.Degree == "settled" {
-		k := b.Base.Cause(v.Verdict.Cause)
+		k := b.Base().Cause(v.Verdict.Cause)
 		require.Empty(w, k.Regulated+k.LabOnly, "%s: %s was settled at the desk", did, k.ID)
 		require.NotEmpty(w, v.Looks, "%s: settled without a look", did)
 	}
 	if v.Treatment != nil {
 		require.NotNil(w, v.Verdict, "%s: a treatment of nothing", did)
-		if k := b.Base.Cause(v.Verdict.Cause); k != nil {
+		if k := b.Base().Cause(v.Verdict.Cause); k != nil {
 			for _, id := range v.Treatment.Remedies {
-				r := b.Base.Remedy(id)
+				r := b.Base().Remedy(id)
 				require.False(w, r.Kind == "product" && (k.Regulated != "" || k.Kind == "helper" || k.Kind == "harmless"), "%s: %s on %s", did, id, k.ID)
 				require.False(w, r.Licensed, "%s: %s is for a licensed person", did, id)
 			}
@@ -185,7 +185,7 @@ func (w *walk) page(did string, ctx context.Context) {
 	if b.v.Verdict.Degree == "undetermined" {
 		require.Contains(w, string(raw), "Spray nothing")
 	}
-	if k := b.Base.Cause(b.v.Verdict.Cause); k != nil && k.Regulated != "" {
+	if k := b.Base().Cause(b.v.Verdict.Cause); k != nil && k.Regulated != "" {
 		require.NotEmpty(w, s.Refer, "%s: a regulated suspect is referred", did)
 		require.Nil(w, s.Mix)
 	}
@@ -198,7 +198,7 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 	one := func(t *rapid.T) {
 		ctx := context.Background()
 		w := &walk{T: t, b: b, trainee: trainee}
-		in := casefile.Intake{Grower: "Ilse", Contact: "02 555 0199", Plant: b.Base.Hosts[rapid.IntRange(0, len(b.Base.Hosts)-1).Draw(t, "plant")].Name, Place: w.id(knowledge.Places, "place"), Story: "pale",
+		in := casefile.Intake{Grower: "Ilse", Contact: "02 555 0199", Plant: b.Base().Hosts[rapid.IntRange(0, len(b.Base().Hosts)-1).Draw(t, "plant")].Name, Place: w.id(knowledge.Places, "place"), Story: "pale",
 			InBloom: rapid.Bool().Draw(t, "in flower"), Edible: rapid.Bool().Draw(t, "edible"), Pond: rapid.Bool().Draw(t, "pond"), Cat: rapid.Bool().Draw(t, "cat")}
 		b.house(func(h *remedy.House) {
 			*h = remedy.House{Policy: map[string]remedy.Policy{}, Law: map[string]remedy.Law{}, Schools: map[string]string{}}

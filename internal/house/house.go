@@ -23,11 +23,14 @@ type Service struct {
 	store *store.Store
 	base  *knowledge.Base
 	now   func() time.Time
+
+	// Changed is told the new rules after they were kept; nil when nobody asks.
+	Changed func(remedy.House)
 }
 
 // New makes a service over an open store.
 func New(st *store.Store, base *knowledge.Base, now func() time.Time) *Service {
-	return &Service{st, base, now}
+	return &Service{store: st, base: base, now: now}
 }
 
 // House documents.
@@ -110,7 +113,13 @@ func (s *Service) SetRules(ctx context.Context, who people.Person, h remedy.Hous
 	if err := Check(s.base, h); err != nil {
 		return err
 	}
-	return s.put(ctx, who, keyHouse, h, from)
+	if err := s.put(ctx, who, keyHouse, h, from); err != nil {
+		return err
+	}
+	if s.Changed != nil {
+		s.Changed(h)
+	}
+	return nil
 }
 
 func (s *Service) put(ctx context.Context, who people.Person, key string, v any, from int) error {

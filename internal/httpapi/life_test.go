@@ -234,7 +234,7 @@ func TestSigningOutEndsTheSession(t *testing.T) {
 func TestTheVocabularyHoldsWhatThePageDraws(t *testing.T) {
 	c := newDesk(t)
 	a := c.signIn("ansel").call("GET", "/api/v1/vocabulary", nil)
-	b := c.d.Base
+	b := c.d.Base()
 	for field, n := range map[string]int{"causes": len(b.Causes), "findings": len(b.Findings), "hosts": len(b.Hosts), "remedies": len(b.Remedies), "schools": len(b.Schools)} {
 		assert.Len(t, a.Body[field], n, field)
 	}
@@ -307,4 +307,35 @@ func TestThePageIsServedWithItsPolicy(t *testing.T) {
 	}()
 	assert.Equal(t, 503, r.StatusCode)
 	assert.Contains(t, body, "make build", "an unbuilt page says what to do")
+}
+
+// What the coordinator says of where the desk is holds for every open case at once:
+// what need not be reported is treated, and the page's vocabulary says so.
+func TestWhereTheDeskIsHoldsAtOnce(t *testing.T) {
+	c := newDesk(t)
+	o, a := c.signIn("odile"), c.signIn("ansel")
+	house := func(local map[string]any) answer {
+		h := o.call("GET", "/api/v1/house", nil)
+		h.Body["local"] = local
+		return o.call("PUT", "/api/v1/house", h.Body, "If-Match", h.Header.Get("ETag"))
+	}
+	blight := func() map[string]any {
+		return a.call("GET", "/api/v1/causes/fire-blight", nil).Body
+	}
+	require.Equal(t, 200, house(map[string]any{"causes": map[string]any{"fire-blight": map[string]any{"report": "yes"}}}).Status)
+	assert.NotEmpty(t, blight()["regulated"])
+	first := a.call("GET", "/api/v1/vocabulary", nil).Header.Get("ETag")
+	assert.Equal(t, 304, a.call("GET", "/api/v1/vocabulary", nil, "If-None-Match", first).Status)
+	require.Equal(t, 200, house(map[string]any{"climate": "mild", "region": "Europe", "causes": map[string]any{"fire-blight": map[string]any{"report": "no"}}}).Status)
+	assert.Empty(t, blight()["regulated"])
+	assert.Contains(t, blight()["plain"], "cut well below the black")
+	assert.Equal(t, 200, a.call("GET", "/api/v1/vocabulary", nil, "If-None-Match", first).Status, "the page is told that it changed")
+
+	no := house(map[string]any{"climate": "lunar", "causes": map[string]any{"xylella": map[string]any{"report": "no"}}})
+	assert.Equal(t, 422, no.Status)
+	no = house(map[string]any{"causes": map[string]any{"xylella": map[string]any{"report": "no"}, "triffid": map[string]any{"here": "common"}}})
+	assert.Equal(t, 422, no.Status)
+	assert.Contains(t, no.Raw, "local.causes.xylella.report")
+	assert.Contains(t, no.Raw, "local.causes.triffid")
+	assert.Empty(t, blight()["regulated"], "and what was kept still holds")
 }

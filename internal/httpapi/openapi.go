@@ -11,6 +11,7 @@ import (
 	"net/http"
 	"reflect"
 	"strconv"
+	"time"
 
 	"botanik/core/knowledge"
 	"botanik/internal/desk"
@@ -190,7 +191,7 @@ func needs(op *huma.Operation) string {
 // made. It needs no desk.
 func Describe() ([]byte, error) {
 	empty := knowledge.New(knowledge.Entries{})
-	s := New(&desk.Service{Base: empty}, nil, Options{Log: slog.New(slog.DiscardHandler)})
+	s := New(desk.New(nil, empty, nil, time.Now), nil, Options{Log: slog.New(slog.DiscardHandler)})
 	raw, err := json.MarshalIndent(s.API.OpenAPI(), "", "  ")
 	return append(raw, '\n'), err
 }

@@ -160,17 +160,18 @@ type CauseName struct {
 	Drawing    map[string]any `json:"drawing"`
 	Tolerable  string         `json:"tolerable"`
 	Unit       string         `json:"unit"`
+	MayTreat   bool           `json:"mayTreat" doc:"a regulated cause the house may say need not be reported here"`
 }
 
 func (s *Server) vocabulary() Vocabulary {
-	b := s.desk.Base
+	b := s.desk.Base()
 	v := Vocabulary{Findings: b.InOrderOfLooking(), Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}, Places: knowledge.Places, Forms: knowledge.Forms, Rungs: knowledge.Rungs, Policed: b.PolicedRemedies()}
 	for _, c := range b.Causes {
 		st := c.Stages
 		if st == nil {
 			st = []string{}
 		}
-		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.Tolerable.Text, c.Tolerable.Unit})
+		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.Tolerable.Text, c.Tolerable.Unit, c.Unreported != ""})
 	}
 	return v
 }
@@ -179,7 +180,7 @@ func (s *Server) readRoutes() {
 	get(s, "today", "cases", "/today", "The counter: trays, who to ask, notices", func(ctx context.Context, _ *none) (desk.Today, error) { return s.desk.Today(ctx) })
 	s.vocabularyRoute()
 	get(s, "cause", "herbarium", "/causes/{id}", "One cause with its whole text", func(_ context.Context, in *byID) (knowledge.Cause, error) {
-		c := s.desk.Base.Cause(in.ID)
+		c := s.desk.Base().Cause(in.ID)
 		if c == nil {
 			return knowledge.Cause{}, desk.ErrNotFound
 		}
@@ -200,13 +201,13 @@ func (s *Server) readRoutes() {
 	get(s, "split", "herbarium", "/split", "The looks that tell two or three causes apart", func(_ context.Context, in *struct {
 		Causes []string `query:"cause,explode" required:"true"`
 	}) ([]differential.SplitLook, error) {
-		return s.desk.Engine.Split(in.Causes)
+		return s.desk.Engine().Split(in.Causes)
 	})
 	get(s, "browse", "herbarium", "/browse", "Causes of a plant, and causes that show what is seen", func(_ context.Context, in *struct {
 		Host string   `query:"host" doc:"host id"`
 		Seen []string `query:"seen,explode" maxItems:"8" doc:"finding=state, as often as need be"`
 	}) ([]knowledge.Match, error) {
-		return s.desk.Base.Browse(in.Host, in.Seen)
+		return s.desk.Base().Browse(in.Host, in.Seen)
 	})
 	register(s, s.public(), http.MethodGet, "page", "grower", "/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"64"`
@@ -247,10 +248,9 @@ type earlierInput struct {
 }
 
 // vocabularyRoute answers the whole herbarium's names, a quarter of a megabyte:
-// its tag changes only with the program or its overlay, so a page asks again and
-// is told that nothing is new.
+// its tag changes only with the program, its overlay or the house's own words on it,
+// so a page asks again and is told that nothing is new.
 func (s *Server) vocabularyRoute() {
-	s.vocabularyTag = tagOf(s.vocabulary())
 	huma.Register(s.reading(), huma.Operation{OperationID: "vocabulary", Method: http.MethodGet, Path: "/vocabulary", Summary: "Findings, hosts, causes and remedies of the herbarium", Tags: []string{"herbarium"}, Errors: []int{http.StatusNotModified}},
 		func(_ context.Context, in *struct {
 			IfNoneMatch string `header:"If-None-Match" doc:"the tag of the one at hand"`
@@ -259,14 +259,15 @@ func (s *Server) vocabularyRoute() {
 			Cache string `header:"Cache-Control"`
 			Body  Vocabulary
 		}, error) {
-			if in.IfNoneMatch == s.vocabularyTag {
-				return nil, huma.ErrorWithHeaders(huma.Status304NotModified(), http.Header{"Etag": {s.vocabularyTag}})
+			tag := s.vocabularyTag()
+			if in.IfNoneMatch == tag {
+				return nil, huma.ErrorWithHeaders(huma.Status304NotModified(), http.Header{"Etag": {tag}})
 			}
 			return &struct {
 				ETag  string `header:"ETag"`
 				Cache string `header:"Cache-Control"`
 				Body  Vocabulary
-			}{s.vocabularyTag, "private, no-cache", s.vocabulary()}, nil
+			}{tag, "private, no-cache", s.vocabulary()}, nil
 		})
 }
 
@@ -332,4 +333,21 @@ func (s *Server) houseRoutes() {
 		}
 		return a, err
 	})
+}
+
+// taggedBook is the tag of the vocabulary of one book.
+type taggedBook struct {
+	of  *knowledge.Base
+	tag string
+}
+
+// vocabularyTag is reckoned once for a book: to make it means to write the whole.
+func (s *Server) vocabularyTag() string {
+	now := s.desk.Base()
+	if t := s.tagged.Load(); t != nil && t.of == now {
+		return t.tag
+	}
+	t := &taggedBook{now, tagOf(s.vocabulary())}
+	s.tagged.Store(t)
+	return t.tag
 }

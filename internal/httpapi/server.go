@@ -15,6 +15,7 @@ import (
 	"path"
 	"runtime/debug"
 	"strings"
+	"sync/atomic"
 	"time"
 
 	"botanik/internal/desk"
@@ -59,8 +60,8 @@ type Server struct {
 	log    *slog.Logger
 	opts   Options
 
-	vocabularyTag string
-	pictures      chan struct{} // how many pictures are taken in at once
+	tagged   atomic.Pointer[taggedBook]
+	pictures chan struct{} // how many pictures are taken in at once
 }
 
 // New builds the app.

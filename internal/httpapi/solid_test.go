@@ -39,15 +39,15 @@ func TestAPanicIsOneFailedAnswerAndTheDeskGoesOn(t *testing.T) {
 	c := newDeskWith(t, httpapi.Options{Log: slog.New(slog.NewJSONHandler(&log, nil))})
 	a := c.signIn("ansel")
 	path := "/api/v1/cases/" + a.checkIn().Body["id"].(string)
-	engine := c.d.Engine
-	c.d.Engine = nil // a mistake of ours
+	rules := c.d.House
+	c.d.House = nil // a mistake of ours
 	for range 3 {
 		x := a.call("GET", path, nil)
 		assert.Equal(t, 500, x.Status)
 		assert.Equal(t, "application/problem+json", x.Header.Get("Content-Type"))
 		assert.NotContains(t, x.Raw, "nil pointer")
 	}
-	c.d.Engine = engine
+	c.d.House = rules
 	assert.Contains(t, log.String(), "nil pointer")
 	assert.Contains(t, log.String(), "view.go", "with where it was")
 	assert.Equal(t, 200, c.call("GET", "/healthz", nil).Status)
@@ -61,7 +61,7 @@ func TestAHouseRuleAnOverlayLacksStopsNothing(t *testing.T) {
 	h := o.call("GET", "/api/v1/house", nil)
 	h.Body["schools"] = map[string]any{"rhythm": "dense"}
 	require.Equal(t, 200, o.call("PUT", "/api/v1/house", h.Body, "If-Match", h.Header.Get("ETag")).Status)
-	rhythm := c.d.Base.School("rhythm")
+	rhythm := c.d.Base().School("rhythm")
 	was := rhythm.Options
 	rhythm.Options = was[:0:0]
 	for _, x := range was {

@@ -1052,9 +1052,13 @@ export interface components {
             actions: components["schemas"]["Action"][];
             carries?: string;
             class: string;
+            /** @description climates it lives in outdoors; empty for any */
+            climates?: string[];
             /** @description very common, common, occasional, uncommon or rare */
             commonness: string;
             confirms: components["schemas"]["Sign"][];
+            /** @description months in which the young of a scale walk, northern year: outdoors a spray on the young has to fall then */
+            crawlers?: number[];
             /** @description what it can do to people and what they must do first; empty when it is none to them */
             danger?: string;
             /** @description none, compost, hot compost, bag or as local rules say */
@@ -1094,6 +1098,8 @@ export interface components {
             /** @description three sentences for the grower */
             plain: string;
             recovers: string;
+            /** @description parts of the world it is at home in; empty for any */
+            regions?: string[];
             /** @description why it goes to the authority; empty when it does not */
             regulated?: string;
             scientific?: string;
@@ -1104,6 +1110,8 @@ export interface components {
             spread: string;
             stages?: string[];
             tolerable: components["schemas"]["Tolerable"];
+            /** @description of a regulated cause, the words to the grower where it need not be reported; empty when it always must */
+            unreported?: string;
             why: string[];
         };
         CauseName: {
@@ -1115,6 +1123,8 @@ export interface components {
             id: string;
             kind: string;
             labOnly: boolean;
+            /** @description a regulated cause the house may say need not be reported here */
+            mayTreat: boolean;
             name: string;
             regulated: boolean;
             scientific?: string;
@@ -1336,6 +1346,7 @@ export interface components {
             law?: {
                 [key: string]: components["schemas"]["Law"];
             };
+            local?: components["schemas"]["Local"];
             policy?: {
                 [key: string]: components["schemas"]["Policy"];
             };
@@ -1446,6 +1457,34 @@ export interface components {
             reference?: string;
             /** @enum {string} */
             status: "allowed" | "restricted" | "licensed" | "banned";
+        };
+        Local: {
+            /** @description cause id → what holds of it here */
+            causes?: {
+                [key: string]: components["schemas"]["LocalWord"];
+            };
+            /**
+             * @description cold: hard winters; mild: wet mild winters; the rest as they say; empty when not said
+             * @enum {string}
+             */
+            climate?: "cold" | "mild" | "dry summer" | "hot and dry" | "warm and wet" | "tropical" | "";
+            /**
+             * @description part of the world; empty when not said
+             * @enum {string}
+             */
+            region?: "Europe" | "North America" | "South America" | "Africa" | "Asia" | "Australia and New Zealand" | "";
+        };
+        LocalWord: {
+            /**
+             * @description how often it is met here
+             * @enum {string}
+             */
+            here?: "common" | "seldom" | "not here" | "";
+            /**
+             * @description whether it has to be reported here
+             * @enum {string}
+             */
+            report?: "yes" | "no" | "";
         };
         LookAlike: {
             cause: string;
@@ -2617,7 +2656,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBZRlhSS1pCQ0pFWFdYMlgw"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBHN0dEUzVHRVoxWlRNWURL"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3072,7 +3111,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3467,7 +3506,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3734,10 +3773,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3750,7 +3789,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3762,7 +3801,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3778,11 +3817,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4386,7 +4425,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4745,10 +4784,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4761,7 +4800,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4773,7 +4812,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4789,11 +4828,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5117,10 +5156,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5133,7 +5172,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5145,7 +5184,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5161,11 +5200,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5429,7 +5468,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5641,7 +5680,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5855,7 +5894,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6080,10 +6119,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6096,7 +6135,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6108,7 +6147,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6124,11 +6163,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6412,7 +6451,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6574,10 +6613,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6590,7 +6629,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6602,7 +6641,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6618,11 +6657,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6874,10 +6913,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6890,7 +6929,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6902,7 +6941,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6918,11 +6957,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7102,7 +7141,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7373,7 +7412,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7386,7 +7425,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7396,10 +7435,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7411,7 +7450,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7420,11 +7459,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7565,10 +7604,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7581,7 +7620,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7593,7 +7632,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459617538544383
+                     *             "p": 0.4459607920514918
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7609,11 +7648,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7971,7 +8010,7 @@ export interface operations {
                      *       "sizeMm": [
                      *         0.3
                      *       ],
-                     *       "source": "general extension texts; frequencies are judgement",
+                     *       "source": "extension bulletins on spider mites of ornamentals and vegetables; frequencies are judgement of the desk",
                      *       "spread": "walks and drifts on silk from leaf to leaf and plant to plant",
                      *       "stages": [
                      *         "egg"
@@ -8121,6 +8160,18 @@ export interface operations {
                      *           "reference": "harbour by-law 12: not within five metres of water",
                      *           "status": "restricted"
                      *         }
+                     *       },
+                     *       "local": {
+                     *         "causes": {
+                     *           "fire-blight": {
+                     *             "report": "no"
+                     *           },
+                     *           "metallic-beetle": {
+                     *             "here": "not here"
+                     *           }
+                     *         },
+                     *         "climate": "mild",
+                     *         "region": "Europe"
                      *       },
                      *       "policy": {
                      *         "pyrethrins": {
@@ -9123,6 +9174,7 @@ export interface operations {
                      *           "id": "adelgid",
                      *           "kind": "pest",
                      *           "labOnly": false,
+                     *           "mayTreat": false,
                      *           "name": "Adelgids on conifers",
                      *           "regulated": false,
                      *           "stages": [

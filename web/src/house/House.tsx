@@ -12,6 +12,7 @@ import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
 import { SchoolRules } from './SchoolRules';
+import { WhereWeAre } from './WhereWeAre';
 
 /** Policy, law and the bottles on this shelf: changed by the coordinator, effective at once. */
 export default function House() {
@@ -156,6 +157,7 @@ export default function House() {
                 </tbody>
               </table>
             </section>
+            <WhereWeAre rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <People boss={boss} />
           </div>
         </div>

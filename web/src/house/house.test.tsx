@@ -9,6 +9,7 @@ import House from './House';
 import { Labels } from './Labels';
 import { People } from './People';
 import { SchoolRules } from './SchoolRules';
+import { WhereWeAre } from './WhereWeAre';
 
 const rules = {
   labels: { soap: { repeatMinDays: 5, crops: ['bean'] } },
@@ -202,5 +203,30 @@ describe('the house', () => {
       'true',
     );
     expect(screen.getByLabelText('Why for Insecticidal soap')).toHaveProperty('disabled', true);
+  });
+});
+
+describe('where the desk is', () => {
+  it('says what is met and reported here, and takes a word back', async () => {
+    const kept: S['House'][] = [];
+    const onChange = (h: S['House']) => kept.push(h);
+    const causes = [
+      { ...vocabulary.causes[0], id: 'fire-blight', name: 'Fire blight', regulated: true, mayTreat: true },
+      { ...vocabulary.causes[0], id: 'xylella', name: 'Leaf scorch', regulated: true, mayTreat: false },
+      { ...vocabulary.causes[0], id: 'hornworm', name: 'Hornworm', regulated: false, mayTreat: false },
+    ];
+    desk('GET /api/v1/vocabulary', { ...vocabulary, causes });
+    const local = { causes: { hornworm: { here: 'seldom' } } };
+    show(<WhereWeAre rules={{ ...rules, local } as S['House']} boss onChange={onChange} />);
+    await screen.findByText('Hornworm');
+    await choose('Climate', 'mild and wet');
+    expect(kept.at(-1)?.local).toEqual({ ...local, climate: 'mild' });
+    await choose('Whether Fire blight is reported here', 'need not be');
+    expect(kept.at(-1)?.local?.causes?.['fire-blight']).toEqual({ report: 'no' });
+    await choose('How often Hornworm is met here', 'as the book');
+    expect(kept.at(-1)?.local?.causes).toEqual({});
+    const fixed = screen.getByRole('combobox', { name: 'Whether Leaf scorch is reported here' });
+    expect(fixed.getAttribute('aria-disabled')).toBe('true');
+    expect(kept.at(-1)?.labels).toEqual(rules.labels);
   });
 });
