@@ -54,7 +54,7 @@ func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
 	p.says(`[data-here] li:first-child`, "edge")
 	p.typed("notched")
 	p.click(`[data-choice="margin=notched"]`)
-	require.Eventually(t, func() bool { return p.count(`[data-sample] mask circle`) > 5 }, 5*time.Second, 100*time.Millisecond, "the bites are cut out of the leaf")
+	require.Eventually(t, func() bool { return p.count(`[data-sample] mask circle`) > 5 }, patience, 100*time.Millisecond, "the bites are cut out of the leaf")
 	p.see(`[data-finding=margin] [data-state=notched][aria-checked=true]`)
 	var pin int
 	p.eval(`[...document.querySelectorAll('[data-sample] svg > g > circle')].filter(c => Math.abs(c.getAttribute('cx') - 168) < 4).length`, &pin)
@@ -110,9 +110,7 @@ func TestLookingByKeysGoesInTheOrderOneLooks(t *testing.T) {
 	p.press("t")
 	p.read("think so")
 	p.press("u")
-	require.Eventually(t, func() bool {
-		return p.count(`.find [aria-checked=true]`) == 0 || !strings.Contains(p.text(`.look`), "think so")
-	}, 5*time.Second, 100*time.Millisecond)
+	p.until("what one thinks to be taken back", "document.querySelectorAll('.find [aria-checked=true]').length === 0 || !document.querySelector('.look').innerText.includes('think so')")
 }
 
 func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {
@@ -143,7 +141,7 @@ func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {
 		var wide bool
 		p.eval(`document.querySelector('[data-photo] img')?.naturalWidth === 60`, &wide)
 		return wide
-	}, 5*time.Second, 100*time.Millisecond)
+	}, patience, 100*time.Millisecond)
 	p.see(`[data-sample] svg`)
 	p.step("story")
 	p.read("picture added: leaf from Tuesday.png")
@@ -206,9 +204,9 @@ func TestASlowerChangeShowsBothSides(t *testing.T) {
 	p.press(kb.Escape, "s", "tunnels inside", kb.Enter)
 	p.mark("mines", "winding")
 	p.see(`[data-stale]`)
-	require.Eventually(t, func() bool { return strings.Contains(p.text(`[data-stale]`), "Holes: ") }, 5*time.Second, 100*time.Millisecond)
+	require.Eventually(t, func() bool { return strings.Contains(p.text(`[data-stale]`), "Holes: ") }, patience, 100*time.Millisecond)
 	p.click(`[data-do=mine]`)
-	require.Eventually(t, func() bool { return p.count(`[data-stale]`) == 0 }, 5*time.Second, 100*time.Millisecond)
+	require.Eventually(t, func() bool { return p.count(`[data-stale]`) == 0 }, patience, 100*time.Millisecond)
 	p.step("story")
 	p.read("Holes: ")
 	p.read("Tunnels inside the leaf: ")

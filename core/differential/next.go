@@ -62,6 +62,7 @@ func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
 		}
 	}
 	base := w.loss(w.p, w.out)
+	left := e.leftToSettle(k)
 	out := make([]NextLook, 0, len(e.Base.Findings))
 	for fi, f := range e.Base.Findings {
 		if answered[fi] {
@@ -78,13 +79,16 @@ func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
 			scale *= hindsight
 		}
 		drop, bits = drop*scale, bits*scale
-		if bits < 1e-4 {
+		if bits < 1e-4 && !slices.Contains(left, f.ID) {
 			continue
 		}
 		out = append(out, NextLook{Finding: f.ID, Name: f.Name, LossDrop: drop, Bits: bits, Minutes: f.Minutes, Destructive: f.Destructive, Score: (drop + worthBits*bits) / (min(f.Minutes, 30) + lookOverhead)})
 	}
 	slices.SortStableFunc(out, func(a, b NextLook) int { return cmp.Compare(b.Score, a.Score) })
 	gentleFirst(out)
+	slices.SortStableFunc(out, func(a, b NextLook) int {
+		return cmp.Compare(rankIn(left, a.Finding), rankIn(left, b.Finding))
+	})
 	tell := make([]string, len(out))
 	for i, n := range out {
 		tell[i] = n.Finding
@@ -94,6 +98,39 @@ func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
 		out[i].Outcomes = w.outcomes(e, out[i].Finding)
 	}
 	return out, tell
+}
+
+// leftToSettle is what stands between a clear leader and a settled verdict: what it
+// must have looked at, then a sign that would confirm it. Nothing while the leader is
+// not clear, or when no desk can settle it: then what tells most comes first.
+func (e *Engine) leftToSettle(k *reckoning) []string {
+	lead := k.idx[0]
+	c := e.Base.Causes[lead]
+	if len(k.got) == 0 || c.LabOnly != "" || c.Regulated != "" || k.p(lead) < SettledAt || e.ahead(k, lead) < AheadAt {
+		return nil
+	}
+	var out []string
+	for _, m := range e.mustLook(c, k.got) {
+		if m.Finding != "" {
+			out = append(out, m.Finding)
+		}
+	}
+	if len(out) == 0 && !e.confirmed(lead, k) && !e.lookAlikesExcluded(lead, k) {
+		for _, s := range c.Confirms {
+			if f := e.Base.Finding(s.Finding); f != nil && !f.Destructive && f.How != "lab" {
+				out = append(out, s.Finding)
+			}
+		}
+	}
+	return out
+}
+
+// rankIn is the place of an id in a short list, behind all of it when it is not there.
+func rankIn(list []string, id string) int {
+	if i := slices.Index(list, id); i >= 0 {
+		return i
+	}
+	return len(list)
 }
 
 // gentleFirst moves a gentle look ahead of a destructive one when it is worth

@@ -165,12 +165,14 @@ func (k *checker) actions(c *Cause) {
 	for _, a := range c.Actions {
 		k.remedyRef("actions", a.Remedy)
 		k.word("actions."+a.Remedy+".worth", a.Worth, Worths)
+		k.condition(a)
 		if r := k.b.Remedy(a.Remedy); r != nil && r.Rung <= 3 {
 			gentle = true
 		}
 	}
 	for _, m := range c.MustNot {
 		k.need("must_not.why", m.Why, "say why not")
+		k.word("must_not.does", m.Does, []string{"", "nothing", "little"})
 		if m.Remedy != "" {
 			k.remedyRef("must_not", m.Remedy)
 		}

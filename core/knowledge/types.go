@@ -82,7 +82,27 @@ type LookAlike struct {
 type Action struct {
 	Remedy string `json:"remedy" yaml:"remedy"`
 	Worth  string `json:"worth" yaml:"worth" doc:"good, fair or some: how much it does against this cause"`
-	When   string `json:"when,omitempty" yaml:"when"`
+	When   string `json:"when,omitempty" yaml:"when" doc:"the condition in plain words, printed with the step"`
+	How    string `json:"how,omitempty" yaml:"how" doc:"the manner for this cause, printed with the step"`
+
+	Only *Condition `json:"only,omitempty" yaml:"only" doc:"the condition as data; the rules go by it"`
+}
+
+// Condition is when an action holds. What is empty binds nothing; what is given has
+// to hold all together.
+type Condition struct {
+	Months   []int    `json:"months,omitempty" yaml:"months" doc:"months of the northern year"`
+	Phase    []string `json:"phase,omitempty" yaml:"phase" doc:"any of: dormant, bud swell, in leaf, leaf fall, not in flower"`
+	Hosts    []string `json:"hosts,omitempty" yaml:"hosts" doc:"any of: host id, group:, family:, form:"`
+	NotHosts []string `json:"notHosts,omitempty" yaml:"not_hosts" doc:"none of these"`
+	Stand    string   `json:"stand,omitempty" yaml:"stand" doc:"pot, ground, glass or outdoors"`
+	Pressure []string `json:"pressure,omitempty" yaml:"pressure" doc:"any of: light, moderate, heavy"`
+	Stages   []string `json:"stages,omitempty" yaml:"stages" doc:"any of these was seen, or nobody looked"`
+	AboveC   float64  `json:"aboveC,omitempty" yaml:"above_c" doc:"°C of the hours it is done in"`
+	BelowC   float64  `json:"belowC,omitempty" yaml:"below_c"`
+	BadYear  bool     `json:"badYear,omitempty" yaml:"bad_year" doc:"only after a bad last year"`
+	Prevents bool     `json:"prevents,omitempty" yaml:"prevents" doc:"against the next attack: it does nothing for this one"`
+	Know     string   `json:"know,omitempty" yaml:"know" doc:"what no program can see and somebody has to know first"`
 }
 
 // MustNot is something that would harm or waste, with why.
@@ -90,6 +110,7 @@ type MustNot struct {
 	What   string `json:"what" yaml:"what"`
 	Why    string `json:"why" yaml:"why"`
 	Remedy string `json:"remedy,omitempty" yaml:"remedy"`
+	Does   string `json:"does,omitempty" yaml:"does" doc:"nothing or little; harm where it says neither"`
 }
 
 // Tolerable is the level below which nothing needs doing.

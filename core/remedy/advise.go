@@ -40,16 +40,22 @@ type Offer struct {
 	Prevents bool     `json:"prevents,omitempty" doc:"it keeps trouble from coming and does nothing for what is there"`
 	Status   Status   `json:"status"`
 	Until    string   `json:"until,omitempty"`
+	Not      string   `json:"not,omitempty" doc:"of a no, its kind: not listed, does little, does nothing, harms, not allowed, not here"`
 	Reasons  []Reason `json:"reasons"`
 	Meant    bool     `json:"meant"` // meant for this cause at all
 	Open     bool     `json:"open" doc:"may be chosen today: go or care, and leaving it or pulling it, which are the grower's right"`
 	Worth    string   `json:"worth,omitempty"`
-	When     string   `json:"when,omitempty"`
+	When     string   `json:"when,omitempty" doc:"the cause's own condition, in words"`
+	How      string   `json:"how,omitempty" doc:"the manner for this cause"`
 	Cautions []string `json:"cautions"`
 	Hazard   int      `json:"hazard"`
 	Ladder   string   `json:"ladder"` // why it is, or is not yet, the rung to stand on
 
 	Kills []StageKill `json:"kills"` // what it does to each stage in question
+	bound bool        // the cause puts a condition on it
+	order int         // its place in the cause's own list
+	seen  bool        // somebody looked which stages are there
+	late  bool        // it does not settle where the plant stands
 }
 
 // StageKill is the share of one stage a remedy kills where it reaches.
@@ -113,7 +119,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 			}
 			return 1
 		}
-		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.Hazard, y.Hazard), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]))
+		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]), cmp.Compare(x.harm(), y.harm()), cmp.Compare(y.reach(), x.reach()), cmp.Compare(x.order, y.order))
 	})
 	pick(&out, b, c, s)
 	out.Combine = Combine(b, c, s, out.Pick)
@@ -126,7 +132,10 @@ var worthOrder = map[string]int{"good": 3, "fair": 2, "some": 1}
 func offer(g *gateInput) Offer {
 	o := Offer{Remedy: g.r.ID, Name: g.r.Name, Rung: g.r.Rung, Kind: g.r.Kind, Prevents: g.r.Prevents, Status: Go, Reasons: []Reason{}, Cautions: g.r.Cautions, Hazard: g.r.Hazards.Sum()}
 	if a, ok := g.action(); ok {
-		o.Meant, o.Worth, o.When = true, a.Worth, a.When
+		o.Meant, o.Worth, o.When, o.How = true, a.Worth, a.When, a.How
+		o.Prevents = o.Prevents || a.Only != nil && a.Only.Prevents
+		o.bound, o.order = a.Only != nil, slices.IndexFunc(g.c.Actions, func(x knowledge.Action) bool { return x.Remedy == a.Remedy })
+		o.late, o.seen = g.dryRoom(), len(g.s.Stages) > 0
 	}
 	o.Kills = stageKills(g)
 	for _, gate := range gates {
@@ -146,7 +155,31 @@ func offer(g *gateInput) Offer {
 	}
 	o.Open = o.Status == Go || o.Status == Care || g.r.ID == knowledge.LeaveIt || g.r.ID == knowledge.PullIt && g.c.Regulated == ""
 	slices.SortStableFunc(o.Reasons, func(a, b Reason) int { return cmp.Compare(severity[b.Status], severity[a.Status]) })
+	if o.Status == No {
+		o.Not = notWords[o.Reasons[0].Gate]
+	}
 	return o
+}
+
+// harm is the hazard with what it can do to this very plant.
+func (o *Offer) harm() int {
+	if slices.ContainsFunc(o.Reasons, func(r Reason) bool { return r.Gate == "host" }) {
+		return o.Hazard + 1
+	}
+	return o.Hazard
+}
+
+// reach is the share of the stages seen that it kills, on average: what does as much
+// by the book is told apart by what is there. Nothing where nobody looked.
+func (o *Offer) reach() float64 {
+	if !o.seen {
+		return 0
+	}
+	sum := 0.0
+	for _, k := range o.Kills {
+		sum += k.Share
+	}
+	return sum / max(1, float64(len(o.Kills)))
 }
 
 // stageKills is what a remedy does to the stages seen, or to all the cause has.

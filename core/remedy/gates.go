@@ -20,7 +20,7 @@ type gateInput struct {
 type gate func(*gateInput) []Reason
 
 // gates in the order their reasons are most useful to read.
-var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, heath, irreversible, indoors, living, climate}
+var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, heath, irreversible, indoors, living, climate, held}
 
 func say(gate string, st Status, format string, a ...any) []Reason {
 	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
@@ -33,24 +33,54 @@ func regulated(g *gateInput) []Reason {
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)
 }
 
+// meant says whether the book has it for this cause at all; not listed, does little,
+// does nothing and does harm are four different things.
 func meant(g *gateInput) []Reason {
-	for _, m := range g.c.MustNot {
-		if m.Remedy == g.r.ID {
-			return say("meant", No, "Must not: %s.", m.Why)
-		}
+	if m := g.barred(g.r.ID); m != nil {
+		return refused(*m)
 	}
 	if _, ok := g.action(); ok {
 		return nil
 	}
-	for _, m := range g.c.MustNot {
-		if m.Remedy == g.r.Like && g.r.Like != "" {
-			return say("meant", No, "Must not: %s.", m.Why)
-		}
+	if m := g.barred(g.r.Like); m != nil {
+		return refused(*m)
 	}
 	if g.c.Kind == "helper" {
-		return say("meant", No, "%s is a helper and is left alone.", g.c.Name)
+		return say("harm", No, "%s is a helper and is left alone.", g.c.Name)
 	}
 	return say("meant", No, "Not listed for %s: nothing in this book says that it helps.", g.c.Name)
+}
+
+// barred is what the cause says must not be done with a remedy, nil for nothing.
+func (g *gateInput) barred(remedy string) *knowledge.MustNot {
+	if remedy == "" {
+		return nil
+	}
+	for i := range g.c.MustNot {
+		if m := &g.c.MustNot[i]; m.Remedy == remedy {
+			return m
+		}
+	}
+	return nil
+}
+
+func refused(m knowledge.MustNot) []Reason {
+	switch m.Does {
+	case "nothing":
+		return say("nothing", No, "Does nothing here: %s.", m.Why)
+	case "little":
+		return say("little", No, "Does little here: %s.", m.Why)
+	}
+	return say("harm", No, "Does harm here: %s.", m.Why)
+}
+
+// notWords is the kind of a refusal by the gate that spoke: what nobody listed, what
+// does little or nothing, what harms, and what is not allowed.
+var notWords = map[string]string{
+	"meant": "not listed", "nothing": "does nothing", "little": "does little", "stage": "does little",
+	"harm": "harms", "host": "harms", "pets": "harms", "water": "harms", "food": "harms", "indoors": "harms", "plant": "harms",
+	"regulated": "not allowed", "licensed": "not allowed", "law": "not allowed", "house": "not allowed", "school": "not allowed", "repeat": "not allowed", "rotation": "not allowed",
+	"place": "not here", "when": "not here", "season": "not here",
 }
 
 // action is what the cause says of the remedy, or of the one it stands in for:
@@ -154,8 +184,17 @@ func sensitivity(g *gateInput, class string) []Reason {
 	return say("host", Care, "The plant is not known here: patch test three leaves and wait two days before any %s.", class)
 }
 
+// bloom speaks for the bees: by the flowers that were seen, or by the plant and the
+// month where nobody said. No bee comes indoors.
 func bloom(g *gateInput) []Reason {
-	if !g.s.InBloom {
+	h := g.b.Host(g.s.Host)
+	if g.s.Place == "indoors" {
+		return nil
+	}
+	if m := g.month(); !g.s.InBloom {
+		if h != nil && h.BeeVisited && g.r.Bloom == "never" && !g.s.Dormant && m >= 3 && m <= 10 {
+			return say("bloom", Care, "Bees visit this plant: not while a flower on it is open.")
+		}
 		return nil
 	}
 	switch g.r.Bloom {
@@ -170,8 +209,7 @@ func bloom(g *gateInput) []Reason {
 func (g *gateInput) waitDays() int { return LimitsOf(g.r, g.s.House).PreHarvest }
 
 func food(g *gateInput) []Reason {
-	eaten := g.s.Edible
-	if !eaten {
+	if !g.s.Eaten(g.b) {
 		return nil
 	}
 	if g.r.Food == "never" {
@@ -341,7 +379,7 @@ func sunAndThirst(g *gateInput) []Reason {
 func season(g *gateInput) []Reason {
 	h := g.b.Host(g.s.Host)
 	switch {
-	case g.r.Season == "dormant" && h != nil && !h.Dormant:
+	case g.r.Season == "dormant" && h != nil && !h.Dormant && !g.s.Dormant: // whoever sees it leafless knows better
 		return say("season", No, "%s keeps its leaves in winter; a winter spray would burn them.", h.Name)
 	case g.r.Season == "dormant" && !g.s.Dormant:
 		return say("season", NotNow, "Only on a leafless, dormant plant.")
@@ -394,11 +432,28 @@ func living(g *gateInput) []Reason {
 	return out
 }
 
+// dryRoom reports whether a bought helper would be let loose where it does not settle:
+// in a heated room, and those that fly in any.
+func (g *gateInput) dryRoom() bool {
+	m := g.month()
+	return g.s.Place == "indoors" && g.r.Is(knowledge.ClassLeafHelp) && (g.r.Is(knowledge.ClassWinged) || m >= heatedFrom || m <= heatedTo)
+}
+
+// The months of the northern year in which rooms are heated and their air is dry
+// (judgement, for cool climates).
+const (
+	heatedFrom = 10
+	heatedTo   = 4
+)
+
 // climate tells where a bought helper can live; the temperature itself is the
 // temperature gate's.
 func climate(g *gateInput) []Reason {
 	if g.r.Climate == "" {
 		return nil
+	}
+	if g.dryRoom() {
+		return say("climate", Care, "It lives only where it is %s: on a few pots in a heated room a cloth does more.", g.r.Climate)
 	}
 	return say("climate", Care, "It lives only where it is %s.", g.r.Climate)
 }

@@ -101,12 +101,27 @@ func (x *choice) nothingBetter() bool {
 		need = "fair"
 	}
 	x.chosen = mildest(x.a, func(o *Offer) bool { return !x.heavy || !slow(x.b.Remedy(o.Remedy)) }, need, "fair", "some")
+	x.gentler()
 	x.pull = x.a.find(knowledge.PullIt)
 	if o := x.a.find(knowledge.LeaveIt); o == nil || x.eradicate || !leaves(o, x.chosen, x.pull, x.heavy) {
 		return false
 	}
 	x.say("Nothing does more for it than leaving it alone.")
 	return x.settle(0, knowledge.LeaveIt)
+}
+
+// gentler takes what smothers before what poisons, where it does at least a fair
+// amount: only heavy pressure goes further up for a little more.
+func (x *choice) gentler() {
+	if x.chosen == nil || x.chosen.Rung < 5 || x.heavy {
+		return
+	}
+	for i := range x.a.Offers {
+		if o := &x.a.Offers[i]; o.usable() && o.Rung == 4 && worthOrder[o.Worth] >= worthOrder["fair"] {
+			x.chosen = o
+			return
+		}
+	}
 }
 
 func (x *choice) nothingFree() bool {
@@ -121,6 +136,10 @@ func (x *choice) nothingFree() bool {
 // pulled: nothing cures it, or nothing does enough and it spreads.
 func (x *choice) pulled() bool {
 	switch {
+	case x.chosen == nil && wood(x.b.Host(x.s.Host)) && x.s.Pressure == "light":
+		x.say("Nothing cures it, and a shrub or tree is not pulled for a little harm.")
+		x.a.Refer = cmp.Or(x.a.Refer, "Keep the plant and look again in a month; ask a specialist before it is taken out.")
+		return x.settle(len(knowledge.Rungs) - 1)
 	case x.chosen == nil:
 		x.say("Nothing cures it: pull it, and plant something else there.")
 	case keepsStanding(x.b.Host(x.s.Host), x.s):
@@ -140,7 +159,7 @@ func (x *choice) pulled() bool {
 }
 
 func (x *choice) pullIsGood() bool {
-	return x.pull != nil && x.pull.Worth == "good" && x.pull.When == ""
+	return x.pull != nil && x.pull.Worth == "good" && !x.pull.bound
 }
 
 // treated: the mildest that does enough, at heavy pressure with what acts at
@@ -176,9 +195,9 @@ func (x *choice) treated() bool {
 }
 
 // companions go with what is chosen: setting it apart, one work of the hand and
-// one change of culture, up to a rung.
+// one change of culture (two where both are good), up to a rung.
 func (x *choice) companions(top int) {
-	hand, culture := x.chosen.Rung == 1, x.chosen.Rung == 2
+	hand, culture, second := x.chosen.Rung == 1, x.chosen.Rung == 2, x.chosen.Rung != 2
 	for i := range x.a.Offers {
 		o := &x.a.Offers[i]
 		if !o.usable() || o.Rung > top || o.Remedy == x.chosen.Remedy || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !x.s.Dormant {
@@ -193,6 +212,8 @@ func (x *choice) companions(top int) {
 			hand = true
 		case o.Rung == 2 && !culture && top > 1:
 			culture = true
+		case o.Rung == 2 && !second && o.Worth == "good": // two changes that are both good go together
+			second = true
 		default:
 			continue
 		}
@@ -218,7 +239,7 @@ func leaves(leave, chosen, pull *Offer, heavy bool) bool {
 	switch {
 	case chosen == nil:
 		return pull == nil
-	case heavy || leave.When != "":
+	case heavy || leave.bound:
 		return chosen.Worth == "some" && leave.Worth != "some"
 	default:
 		return worthOrder[leave.Worth] > worthOrder[chosen.Worth]
@@ -232,7 +253,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || o.late || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {

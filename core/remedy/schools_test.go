@@ -38,13 +38,13 @@ func TestWhatASchoolChanges(t *testing.T) {
 		set                                 func(*remedy.Situation)
 		was, is                             remedy.Status
 	}{
-		{"plant poisons: never", "green-aphid", "pyrethrins", "plant-poisons", "never", garden, nil, remedy.Go, remedy.No},
-		{"plant poisons: heavy only", "green-aphid", "pyrethrins", "plant-poisons", "heavy", garden, nil, remedy.Go, remedy.NotNow},
-		{"alcohol: spot only at heavy pressure", "citrus-mealybug", "alcohol", "alcohol", "spot", remedy.Situation{Host: "calamondin", Place: "indoors", Pressure: "heavy"}, nil, remedy.Care, remedy.NotNow},
+		{"plant poisons: never", "western-flower-thrips", "spinosad", "plant-poisons", "never", garden, nil, remedy.Care, remedy.No},
+		{"plant poisons: heavy only", "western-flower-thrips", "spinosad", "plant-poisons", "heavy", garden, nil, remedy.Care, remedy.NotNow},
+		{"alcohol: spot only at heavy pressure", "citrus-mealybug", "alcohol", "alcohol", "spot", remedy.Situation{Host: "calamondin", Place: "indoors", Pressure: "heavy", NotEaten: true}, nil, remedy.Care, remedy.NotNow},
 		{"alcohol: as bought, outdoors", "cochineal", "alcohol", "alcohol", "as-bought", remedy.Situation{Host: "prickly-pear", Place: "balcony"}, nil, remedy.Go, remedy.Care},
 		{"soap: castile is as good", "two-spotted-mite", "castile", "soap", "castile", garden, nil, remedy.Care, remedy.Go},
 		{"soap: washing-up liquid with care", "two-spotted-mite", "detergent", "soap", "detergent", garden, nil, remedy.No, remedy.Care},
-		{"copper and oil: apart even when dormant", "peach-leaf-curl", "copper", "copper-oil", "apart", remedy.Situation{Host: "peach", Place: "garden", Date: "2026-01-10", Dormant: true}, after("dormant-oil", "2026-01-09"), remedy.Care, remedy.NotNow},
+		{"copper and oil: apart even when dormant", "peach-leaf-curl", "copper", "copper-oil", "apart", remedy.Situation{Host: "peach", Place: "garden", Date: "2026-01-10", Dormant: true, BadYear: true}, after("dormant-oil", "2026-01-09"), remedy.Care, remedy.NotNow},
 		{"sulfur three weeks after oil", "two-spotted-mite", "sulfur", "sulfur-oil", "fortnight", garden, after("summer-oil", "2026-06-20"), remedy.NotNow, remedy.Care},
 		{"sulfur ten days after oil is too soon in either school", "two-spotted-mite", "sulfur", "sulfur-oil", "fortnight", garden, after("summer-oil", "2026-06-30"), remedy.NotNow, remedy.NotNow},
 		{"dormant oil every winter", "san-jose-scale", "dormant-oil", "dormant-spray", "every-winter", winter, nil, remedy.NotNow, remedy.Care},

@@ -46,7 +46,7 @@ type House struct {
 	Law    map[string]Law    `json:"law,omitempty"`    // active ingredient → rule
 	Labels map[string]Label  `json:"labels,omitempty"` // remedy id → bottle
 
-	Schools map[string]string `json:"schools,omitempty"` // question → answer; the default where none is given
+	Schools map[string]string `json:"schools,omitempty"`               // question → answer; the default where none is given
 	Local   knowledge.Local   `json:"local,omitzero" required:"false"` // where the desk is, and what is met and reported there
 }
 
@@ -59,7 +59,8 @@ type Situation struct {
 	South         bool      `json:"south,omitempty" doc:"southern hemisphere: its seasons are half a year apart"`
 	Date          string    `json:"date" doc:"the day asked about, YYYY-MM-DD"`
 	InBloom       bool      `json:"inBloom,omitempty"`
-	Edible        bool      `json:"edible,omitempty"`
+	Edible        bool      `json:"edible,omitempty" doc:"eaten, of a plant the book does not know as eaten"`
+	NotEaten      bool      `json:"notEaten,omitempty" doc:"the grower says that nothing of it is eaten, whatever the book says of the plant"`
 	DaysToHarvest *int      `json:"daysToHarvest,omitempty" minimum:"0"`
 	Children      bool      `json:"children,omitempty"`
 	Cat           bool      `json:"cat,omitempty"`
@@ -77,6 +78,13 @@ type Situation struct {
 	House         House     `json:"house,omitempty"`
 
 	Schools map[string]string `json:"schools,omitempty" doc:"answers this case chose for itself, over the house's"`
+}
+
+// Eaten reports whether something of the plant is eaten: it was said, a picking is
+// near, or the book says so of the plant and nobody said otherwise.
+func (s Situation) Eaten(b *knowledge.Base) bool {
+	h := b.Host(s.Host)
+	return s.Edible || s.DaysToHarvest != nil || h != nil && h.Eaten != "" && !s.NotEaten
 }
 
 // Check names what cannot be used.
@@ -112,7 +120,7 @@ func (s Situation) Check(b *knowledge.Base) error {
 }
 
 // Stages of a pest a remedy can kill.
-var Stages = []string{"egg", "crawler", "young", "grub", "resting", "adult"}
+var Stages = knowledge.Stages
 
 // CheckSeen refuses a stage or a pressure that is none.
 func CheckSeen(stages []string, pressure string) error {

@@ -25,7 +25,7 @@ func TestTwentyWrittenCases(t *testing.T) {
 			pick: []string{"prune-out"}, never: []string{"spinosad", "pyrethrins"}},
 		{name: "the day before picking: flea beetle on radish leaves", cause: "flea-beetle",
 			s:    remedy.Situation{Host: "radish", Place: "garden", Edible: true, DaysToHarvest: ptr(1), Pressure: "moderate"},
-			want: map[string]answer{"pyrethrins": {remedy.Care, "", ""}, "net": {remedy.Go, "", ""}, "even-water": {remedy.Go, "", ""}},
+			want: map[string]answer{"pyrethrins": {remedy.NotNow, "when", ""}, "net": {remedy.Go, "", ""}, "even-water": {remedy.Go, "", ""}},
 			pick: []string{"even-water"}, never: []string{"pyrethrins", "net"}},
 		{name: "copper the day before picking", cause: "leaf-spot",
 			s:    remedy.Situation{Host: "chard", Place: "garden", Edible: true, DaysToHarvest: ptr(1)},
@@ -57,7 +57,7 @@ func TestTwentyWrittenCases(t *testing.T) {
 			want: map[string]answer{"azadirachtin": {remedy.No, "stage", ""}, "release-whitefly-wasp": {remedy.No, "stage", ""}, "vacuum": {remedy.Go, "", ""}}},
 		{name: "heavy pressure: thrips live in the soil too", cause: "western-flower-thrips",
 			s:    remedy.Situation{Host: "chrysanthemum", Place: "greenhouse", Pressure: "heavy"},
-			want: map[string]answer{"spinosad": {remedy.Go, "", ""}, "refer-systemic": {remedy.No, "licensed", ""}},
+			want: map[string]answer{"spinosad": {remedy.Care, "bloom", ""}, "refer-systemic": {remedy.No, "licensed", ""}},
 			say:  "Part of its life is out of reach"},
 		{name: "a third spinosad: change the way of killing", cause: "western-flower-thrips",
 			s:    remedy.Situation{Host: "chrysanthemum", Place: "greenhouse", Pressure: "heavy", Earlier: []remedy.Earlier{{Remedy: "spinosad", On: "2026-06-01"}, {Remedy: "spinosad", On: "2026-06-12"}}},
@@ -83,10 +83,10 @@ func TestTwentyWrittenCases(t *testing.T) {
 			want: map[string]answer{"leave": {remedy.Go, "", ""}}, pick: []string{"leave"}, never: []string{"soap", "hose-off"}},
 		{name: "a virus: pulled, and never sprayed", cause: "mosaic-virus",
 			s:    remedy.Situation{Host: "courgette", Place: "garden", Pressure: "heavy", Edible: true},
-			want: map[string]answer{"soap": {remedy.No, "meant", ""}, "copper": {remedy.No, "meant", ""}, "castile": {remedy.No, "meant", ""}, "pull-bag": {remedy.Go, "", ""}}, never: []string{"soap", "copper"}},
+			want: map[string]answer{"soap": {remedy.No, "nothing", ""}, "copper": {remedy.No, "nothing", ""}, "castile": {remedy.No, "nothing", ""}, "rogue": {remedy.Go, "", ""}}, pick: []string{"rogue"}, never: []string{"soap", "copper"}},
 		{name: "root rot: a leaf spray does nothing, a drench comes last", cause: "root-rot",
 			s:    remedy.Situation{Host: "lavender", Place: "balcony", Pressure: "moderate"},
-			want: map[string]answer{"copper": {remedy.No, "meant", ""}, "peroxide": {remedy.Go, "", ""}, "wash-roots": {remedy.Go, "", ""}}, pick: []string{"wash-roots"}, never: []string{"peroxide"}},
+			want: map[string]answer{"copper": {remedy.No, "nothing", ""}, "peroxide": {remedy.Go, "", ""}, "wash-roots": {remedy.Go, "", ""}}, pick: []string{"wash-roots"}, never: []string{"peroxide"}},
 	})
 }
 

@@ -28,6 +28,7 @@ type Intake struct {
 	Place         string    `json:"place" enum:"indoors,greenhouse,balcony,garden,orchard"`
 	InBloom       bool      `json:"inBloom,omitempty"`
 	Edible        bool      `json:"edible,omitempty"`
+	NotEaten      bool      `json:"notEaten,omitempty" doc:"nothing of it is eaten, though the book says so of the plant"`
 	DaysToHarvest *int      `json:"daysToHarvest,omitempty" minimum:"0" maximum:"366" doc:"days to the next picking, from the day it was brought in"`
 	Children      bool      `json:"children,omitempty"`
 	Cat           bool      `json:"cat,omitempty"`

@@ -116,7 +116,7 @@ func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatReques
 	}
 	lim := remedy.LimitsOf(r, m.Rules)
 	req = lifecycle.RepeatRequest{Start: m.Today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.Most, Want: usualTreatments, EggKill: r.Kills[lifecycle.Egg]}
-	if sit.Edible && sit.DaysToHarvest != nil {
+	if sit.DaysToHarvest != nil {
 		req.Harvest, req.Wait = m.Today.Add(*sit.DaysToHarvest), lim.PreHarvest
 	}
 	req.Used, _ = remedy.Uses(sit.Earlier, r.ID, m.Today)

@@ -86,7 +86,9 @@ func TestAnOpenCaseSaysThatTheHouseChanged(t *testing.T) {
 func TestACaseMayChooseItsOwnSchool(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
-	b.known(bean, "two-spotted-mite")
+	grown := bean
+	grown.NotEaten = true // for its flowers
+	b.known(grown, "two-spotted-mite")
 	assert.Equal(t, remedy.No, b.offer("detergent").Status)
 	b.keep(b.SetSchools(ctx, b.who, b.v.ID, b.v.Version, "soap", "detergent"))
 	assert.Equal(t, remedy.Care, b.offer("detergent").Status)

@@ -19,7 +19,7 @@ import (
 // situation is the case as a treatment sees it at a moment.
 func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base(), c.Schools)}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base(), c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left

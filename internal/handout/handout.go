@@ -163,8 +163,14 @@ func (w *writer) step(id string) casefile.SheetStep {
 func (w *writer) stepFor(k *knowledge.Cause, id string) casefile.SheetStep {
 	out := w.step(id)
 	for _, a := range k.Actions {
-		if a.Remedy == id && a.When != "" {
+		if a.Remedy != id {
+			continue
+		}
+		if a.When != "" {
 			out.When = sentence(a.When) + "."
+		}
+		if a.How != "" {
+			out.How = append([]string{sentence(a.How) + "."}, out.How...)
 		}
 	}
 	return out

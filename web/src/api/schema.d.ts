@@ -970,7 +970,12 @@ export interface components {
             stages?: string[];
         };
         Action: {
+            /** @description the manner for this cause, printed with the step */
+            how?: string;
+            /** @description the condition as data; the rules go by it */
+            only?: components["schemas"]["Condition"];
             remedy: string;
+            /** @description the condition in plain words, printed with the step */
             when?: string;
             /** @description good, fair or some: how much it does against this cause */
             worth: string;
@@ -1161,6 +1166,35 @@ export interface components {
             note?: string;
             /** @enum {string} */
             outcome: "better" | "cleared" | "no change" | "lost" | "referred" | "unknown";
+        };
+        Condition: {
+            /**
+             * Format: double
+             * @description °C of the hours it is done in
+             */
+            aboveC?: number;
+            /** @description only after a bad last year */
+            badYear?: boolean;
+            /** Format: double */
+            belowC?: number;
+            /** @description any of: host id, group:, family:, form: */
+            hosts?: string[];
+            /** @description what no program can see and somebody has to know first */
+            know?: string;
+            /** @description months of the northern year */
+            months?: number[];
+            /** @description none of these */
+            notHosts?: string[];
+            /** @description any of: dormant, bud swell, in leaf, leaf fall, not in flower */
+            phase?: string[];
+            /** @description any of: light, moderate, heavy */
+            pressure?: string[];
+            /** @description against the next attack: it does nothing for this one */
+            prevents?: boolean;
+            /** @description any of these was seen, or nobody looked */
+            stages?: string[];
+            /** @description pot, ground, glass or outdoors */
+            stand?: string;
         };
         ConvertInput: {
             /** @description like '1 L' */
@@ -1399,6 +1433,8 @@ export interface components {
             /** @description host id of the herbarium; empty for an unknown plant */
             host?: string;
             inBloom?: boolean;
+            /** @description nothing of it is eaten, though the book says so of the plant */
+            notEaten?: boolean;
             /** @enum {string} */
             place: "indoors" | "greenhouse" | "balcony" | "garden" | "orchard";
             /** @description the plant in plain words */
@@ -1588,6 +1624,8 @@ export interface components {
             why: string;
         };
         MustNot: {
+            /** @description nothing or little; harm where it says neither */
+            does?: string;
             remedy?: string;
             what: string;
             why: string;
@@ -1639,11 +1677,15 @@ export interface components {
             cautions: string[];
             /** Format: int64 */
             hazard: number;
+            /** @description the manner for this cause */
+            how?: string;
             kills: components["schemas"]["StageKill"][];
             kind: string;
             ladder: string;
             meant: boolean;
             name: string;
+            /** @description of a no, its kind: not listed, does little, does nothing, harms, not allowed, not here */
+            not?: string;
             /** @description may be chosen today: go or care, and leaving it or pulling it, which are the grower's right */
             open: boolean;
             /** @description it keeps trouble from coming and does nothing for what is there */
@@ -1654,6 +1696,7 @@ export interface components {
             rung: number;
             status: string;
             until?: string;
+            /** @description the cause's own condition, in words */
             when?: string;
             worth?: string;
         };
@@ -2656,7 +2699,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBHN0dEUzVHRVoxWlRNWURL"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBBRVlWWlZWVzlZNVFKOEhS"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2735,7 +2778,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2748,7 +2791,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2758,10 +2801,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2773,7 +2816,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2782,11 +2825,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -2883,7 +2926,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2896,7 +2939,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2906,10 +2949,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2921,7 +2964,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2930,11 +2973,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3083,10 +3126,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3099,7 +3142,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3127,11 +3170,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3232,14 +3275,20 @@ export interface operations {
                      *           "hazard": 0,
                      *           "kills": [],
                      *           "kind": "action",
-                     *           "ladder": "at moderate pressure it would go on growing",
+                     *           "ladder": "For light pressure, and here it is moderate.",
                      *           "meant": true,
                      *           "name": "Leave it and watch",
                      *           "open": true,
-                     *           "reasons": [],
+                     *           "reasons": [
+                     *             {
+                     *               "gate": "when",
+                     *               "status": "not now",
+                     *               "text": "For light pressure, and here it is moderate."
+                     *             }
+                     *           ],
                      *           "remedy": "leave",
                      *           "rung": 0,
-                     *           "status": "go",
+                     *           "status": "not now",
                      *           "when": "below five a leaf, with helpers about",
                      *           "worth": "some"
                      *         }
@@ -3773,10 +3822,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3789,7 +3838,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3817,11 +3866,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4784,10 +4833,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4800,7 +4849,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4828,11 +4877,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4962,7 +5011,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4975,7 +5024,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -4985,10 +5034,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5000,7 +5049,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5009,11 +5058,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5156,10 +5205,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5172,7 +5221,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5200,11 +5249,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5652,10 +5701,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5668,7 +5717,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5696,11 +5745,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5866,10 +5915,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5882,7 +5931,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5910,11 +5959,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6119,10 +6168,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6135,7 +6184,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6163,11 +6212,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6423,10 +6472,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6439,7 +6488,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6467,11 +6516,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6913,10 +6962,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6929,7 +6978,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6957,11 +7006,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7113,10 +7162,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7129,7 +7178,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7157,11 +7206,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7604,10 +7653,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7620,7 +7669,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7648,11 +7697,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7805,6 +7854,11 @@ export interface operations {
                      * @example {
                      *       "actions": [
                      *         {
+                     *           "only": {
+                     *             "pressure": [
+                     *               "light"
+                     *             ]
+                     *           },
                      *           "remedy": "leave",
                      *           "when": "below five a leaf, with helpers about",
                      *           "worth": "some"

@@ -25,6 +25,7 @@ export function OfferRow({ o, on, at, onFlip }: { o: S['Offer']; on: boolean; at
         <b>{o.name}</b>
         {o.worth && <small> · does {worths[o.worth]}</small>}
         {o.when && <small> · {o.when}</small>}
+        {o.how && <small> · {o.how}</small>}
         {o.reasons.length > 0 ? (
           <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
         ) : (
@@ -34,7 +35,7 @@ export function OfferRow({ o, on, at, onFlip }: { o: S['Offer']; on: boolean; at
         {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
       </span>
       <StatusMark status={o.status}>
-        {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : o.status}
+        {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : (o.not ?? o.status)}
       </StatusMark>
     </div>
   );

@@ -5,7 +5,7 @@ import type { Problem } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
 import { Earlier } from './Earlier';
-import { type Form, minds } from './intake';
+import { type Form, follow, minds } from './intake';
 
 const named = (id: string) => ({ id, name: id });
 
@@ -59,7 +59,12 @@ export function IntakeFields({
         getOptionKey={(o) => (typeof o === 'string' ? o : o.id + o.label)}
         onInputChange={(_, v) => {
           const hit = options.find((o) => o.label.toLowerCase() === v.trim().toLowerCase());
-          setForm((f) => ({ ...f, plant: v, host: hit?.id ?? '' }));
+          setForm((f) =>
+            follow(
+              { ...f, plant: v },
+              hosts.find((h) => h.id === hit?.id),
+            ),
+          );
         }}
         renderOption={({ key, ...p }, o) => (
           <li key={key} {...p}>

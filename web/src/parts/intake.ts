@@ -9,6 +9,8 @@ export type Form = {
   form: NonNullable<S['Intake']['form']>;
   place: S['Intake']['place'] | '';
   mind: string[];
+  /** The book says that this plant is eaten: then leaving it unticked says no. */
+  asksEaten: boolean;
   harvest: string;
   treated: string;
   /** What the desk read in `treated`, and the text it read it in. */
@@ -28,6 +30,7 @@ export const emptyForm: Form = {
   form: '',
   place: '',
   mind: [],
+  asksEaten: false,
   harvest: '',
   treated: '',
   treatedList: [],
@@ -58,6 +61,20 @@ export async function readEarlier(form: Pick<Form, 'treated' | 'treatedFor' | 't
   return take<S['Treated'][]>(api.POST('/api/v1/earlier', { body: { text } }));
 }
 
+/** What follows from a plant the book knows: what is eaten is ticked, and a room plant stands in a room until somebody says otherwise. */
+export function follow(f: Form, host?: { id: string; form: string; eaten?: string }): Form {
+  const eaten = !!host?.eaten;
+  const mind = f.mind.filter((m) => m !== 'eaten' || !f.asksEaten || eaten);
+  const room = host && ['houseplant', 'orchid', 'fern', 'succulent'].includes(host.form);
+  return {
+    ...f,
+    host: host?.id ?? '',
+    asksEaten: eaten,
+    mind: eaten && !f.asksEaten && !mind.includes('eaten') ? [...mind, 'eaten'] : mind,
+    place: f.place === '' && room ? 'indoors' : f.place,
+  };
+}
+
 /** The form as the desk takes it; a place left out is named by the desk as missing. */
 export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
   grower: f.grower.trim(),
@@ -68,6 +85,7 @@ export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
   place: f.place as S['Intake']['place'],
   inBloom: f.mind.includes('bloom'),
   edible: f.mind.includes('eaten'),
+  ...(f.asksEaten && !f.mind.includes('eaten') ? { notEaten: true } : {}),
   cat: f.mind.includes('cat'),
   dog: f.mind.includes('dog'),
   children: f.mind.includes('children'),
@@ -95,6 +113,7 @@ export const fromIntake = (i: S['Intake']): Form => ({
     i.children && 'children',
     i.pond && 'pond',
   ].filter(Boolean) as string[],
+  asksEaten: !!i.notEaten || !!i.edible,
   harvest: i.daysToHarvest === undefined ? '' : String(i.daysToHarvest),
   treated: treatedText(i.treated),
   treatedList: i.treated ?? [],

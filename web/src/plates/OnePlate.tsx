@@ -155,6 +155,7 @@ export function OnePlate({ id }: { id: string }) {
                           <small>
                             {a.worth}
                             {a.when && `, ${a.when}`}
+                            {a.how && `, ${a.how}`}
                           </small>
                         </div>
                       ))}
