@@ -213,6 +213,11 @@ func (k *checker) remedyRef(field, id string) {
 
 func (k *checker) remedy(r *Remedy) {
 	k.at(r.From, "remedy", r.ID)
+	for _, m := range r.Months {
+		if m < 1 || m > 12 {
+			k.say("a month is not 1 to 12", "use the months of the northern year")
+		}
+	}
 	k.need("name", r.Name, "say it in plain words, without a brand")
 	k.word("kind", r.Kind, RemedyKind)
 	k.word("bloom", r.Bloom, []string{"fine", "evening", "never"})

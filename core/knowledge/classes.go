@@ -29,7 +29,6 @@ var RemedyClasses = []string{ClassOil, ClassSulfur, ClassCopper, ClassPoison, Cl
 // that has gone.
 const (
 	LeaveIt     = "leave"
-	KeepApart   = "inspect"
 	Report      = "report"      // a regulated suspect: left where it is
 	IsolatePot  = "isolate-pot" // an unknown in a pot
 	LabSend     = "lab-send"
@@ -43,7 +42,7 @@ const (
 	KeepHelpers = "keep-helpers"
 )
 
-var spokenOf = []string{LeaveIt, KeepApart, Report, IsolatePot, LabSend, LimeSoil, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
+var spokenOf = []string{LeaveIt, Report, IsolatePot, LabSend, LimeSoil, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
 
 // Is reports whether a remedy is of a class.
 func (r *Remedy) Is(class string) bool { return slices.Contains(r.Classes, class) }

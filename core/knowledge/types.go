@@ -254,6 +254,8 @@ type Remedy struct {
 	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
 	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
 	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
+	Aside      bool               `json:"aside,omitempty" yaml:"aside" doc:"it goes beside what is done and cures nothing by itself"`
+	Months     []int              `json:"months,omitempty" yaml:"months" doc:"months of the northern year it is done in; empty for any"`
 	Prevents   bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`
 	Licensed   bool               `json:"licensed,omitempty" yaml:"licensed"`
 	Flammable  bool               `json:"flammable,omitempty" yaml:"flammable"`

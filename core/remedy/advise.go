@@ -55,6 +55,7 @@ type Offer struct {
 	bound bool        // the cause puts a condition on it
 	order int         // its place in the cause's own list
 	seen  bool        // somebody looked which stages are there
+	aside bool        // it goes beside what is done
 	late  bool        // it does not settle where the plant stands
 }
 
@@ -137,7 +138,7 @@ func offer(g *gateInput) Offer {
 		o.bound, o.order = a.Only != nil, slices.IndexFunc(g.c.Actions, func(x knowledge.Action) bool { return x.Remedy == a.Remedy })
 		o.late, o.seen = g.dryRoom(), len(g.s.Stages) > 0
 	}
-	o.Kills = stageKills(g)
+	o.Kills, o.aside = stageKills(g), g.r.Aside
 	for _, gate := range gates {
 		o.Reasons = append(o.Reasons, gate(g)...)
 	}

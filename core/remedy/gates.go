@@ -383,6 +383,8 @@ func season(g *gateInput) []Reason {
 		return say("season", No, "%s keeps its leaves in winter; a winter spray would burn them.", h.Name)
 	case g.r.Season == "dormant" && !g.s.Dormant:
 		return say("season", NotNow, "Only on a leafless, dormant plant.")
+	case len(g.r.Months) > 0 && !slices.Contains(g.r.Months, g.month()) && !g.roofed():
+		return say("season", NotNow, "Its time is %s.", monthNames(g.r.Months, g.s.South))
 	case g.r.Season == "leaf" && g.s.Dormant:
 		return say("season", NotNow, "Only on a plant in leaf.")
 	}

@@ -67,3 +67,6 @@ func judge(t *testing.T, file string) {
 
 // What a specialist judged (review/book.md, section 5), with the specialist's answer.
 func TestWhatASpecialistJudged(t *testing.T) { judge(t, "judged.json") }
+
+// A hundred and more of our own, written before the program was asked.
+func TestWhatWeWouldSign(t *testing.T) { judge(t, "own.json") }

@@ -204,7 +204,7 @@ func (x *choice) companions(top int) {
 			continue
 		}
 		switch {
-		case o.Remedy == knowledge.KeepApart:
+		case o.aside:
 			if worthOrder[o.Worth] < worthOrder["fair"] {
 				continue
 			}
@@ -247,13 +247,13 @@ func leaves(leave, chosen, pull *Offer, heavy bool) bool {
 }
 
 // mildest is the first usable offer worth the first of some words that any is
-// worth. Setting a plant apart cures nothing and comes last.
+// worth. What only goes beside, like setting a plant apart, cures nothing and comes last.
 func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 	for _, want := range worths {
 		for _, apart := range []bool{false, true} {
 			for i := range a.Offers {
 				o := &a.Offers[i]
-				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || o.late || (o.Remedy == knowledge.KeepApart) != apart || !ok(o) {
+				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || o.late || o.aside != apart || !ok(o) {
 					continue
 				}
 				if worthOrder[o.Worth] >= worthOrder[want] {
