@@ -90,7 +90,7 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 	if err := l.Err(); err != nil {
 		return Mixed{}, err
 	}
-	plan, err := mix.Make(mix.Request{Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Parts: parts, Treatments: in.Treatments})
+	plan, err := mix.Make(mix.Request{Way: wayOf(rt), Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Parts: parts, Treatments: in.Treatments})
 	if err != nil {
 		return Mixed{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
 			if f.Field == "parts[0].rate" { // the field the person filled in
@@ -104,6 +104,14 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 		mind = append(mind, warnings(b.Remedy(id), house)...)
 	}
 	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: first.Rate, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Stock: in.Stock, With: in.With, BothLabels: in.BothLabels, Treatments: in.Treatments, Plan: plan, Mind: mind, Range: span.Text()}, nil
+}
+
+// wayOf is how a label range is put on; its id says so.
+func wayOf(rt knowledge.Rate) string {
+	if rt.ID == "drench" || rt.ID == "dab" {
+		return rt.ID
+	}
+	return "spray"
 }
 
 func ids(list []Beside) []string {
@@ -164,8 +172,9 @@ func tankPart(r *knowledge.Remedy, rt knowledge.Rate, house remedy.House, use, s
 	return mix.PartOf(r.Product(), rt.Form, rate, span), span, nil
 }
 
+// withEmulsifier adds what has to be in the tank with the last of the parts.
 func withEmulsifier(parts []mix.Part, rt knowledge.Rate) ([]mix.Part, error) {
-	rate, ok, err := rt.Emulsifier()
+	rate, ok, err := rt.Emulsifier(parts[len(parts)-1].Read())
 	if err != nil || !ok {
 		return parts, err
 	}

@@ -14,6 +14,7 @@ type readRate struct {
 	err        error
 	emulsifier mix.Rate
 	with       bool
+	share      bool // of the oil
 	withErr    error
 }
 
@@ -36,7 +37,12 @@ func read(rt Rate) *readRate {
 	out.span, out.err = mix.ReadRange(rt.Low, rt.High)
 	if rt.With != "" {
 		out.with = true
-		out.emulsifier, out.withErr = mix.ParseRate(strings.TrimPrefix(rt.With, "emulsifier "))
+		text := strings.TrimPrefix(rt.With, "emulsifier ")
+		if share, ok := strings.CutSuffix(text, " of the oil"); ok {
+			out.share = true
+			text = share
+		}
+		out.emulsifier, out.withErr = mix.ParseRate(text)
 	}
 	return out
 }
@@ -49,11 +55,16 @@ func (rt Rate) Range() (mix.Range, error) {
 	return rt.read.span, rt.read.err
 }
 
-// Emulsifier is the rate of the emulsifier that has to be in the tank with it;
-// ok is false when none has to.
-func (rt Rate) Emulsifier() (rate mix.Rate, ok bool, err error) {
+// Emulsifier is the rate of the emulsifier that has to be in the tank with an oil at
+// a rate; ok is false when none has to. It is said by itself, "emulsifier 1 mL per L",
+// or as a share, "emulsifier 20 % of the oil".
+func (rt Rate) Emulsifier(oil mix.Rate) (rate mix.Rate, ok bool, err error) {
 	if rt.read == nil {
 		rt.read = read(rt)
+	}
+	if rt.read.share && rt.read.withErr == nil {
+		rate, err = oil.Times(rt.read.emulsifier.Fraction)
+		return rate, true, err
 	}
 	return rt.read.emulsifier, rt.read.with, rt.read.withErr
 }

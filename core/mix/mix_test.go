@@ -94,7 +94,7 @@ func TestMakeWorkedCases(t *testing.T) {
 		assert.Equal(t, "1 tbsp + 1 tsp", p.Tanks[0].Doses[0].Spoons.Text)
 	})
 	t.Run("alcohol cut from 70 to 42", func(t *testing.T) {
-		p, err := Make(Request{Volume: "500 mL", Parts: []Part{{Name: "Alcohol", Rate: "42 % from 70 %", High: "45 % from 70 %", Form: "alcohol"}}})
+		p, err := Make(Request{Way: "dab", Volume: "500 mL", Parts: []Part{{Name: "Alcohol", Rate: "42 % from 70 %", High: "45 % from 70 %", Form: "alcohol"}}})
 		require.NoError(t, err)
 		assert.Equal(t, "300 mL", p.Tanks[0].Doses[0].Text)
 		assert.Equal(t, "200 mL", p.Tanks[0].WaterTx)

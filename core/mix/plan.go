@@ -3,7 +3,6 @@ package mix
 import (
 	"fmt"
 	"math/big"
-	"sort"
 	"strings"
 
 	"botanik/core/fault"
@@ -27,6 +26,7 @@ type Request struct {
 	Volume  string `json:"volume" doc:"finished mix wanted in all, with its unit, like '3 L'"`
 	Sprayer string `json:"sprayer,omitempty" doc:"what one filling of the sprayer holds; empty means all at once"`
 	Spoons  string `json:"spoons,omitempty" doc:"the grower's kitchen spoons" enum:"metric,us,imperial,au,"`
+	Way     string `json:"way,omitempty" doc:"how it is put on: spray when left out, drench, or dab" enum:"spray,drench,dab,"`
 	Even    bool   `json:"even,omitempty" doc:"share the mix evenly over the tanks instead of full tanks and a remainder"`
 	Parts   []Part `json:"parts" doc:"what goes in; one to four parts"`
 
@@ -90,7 +90,8 @@ type Plan struct {
 	Fillings  int       `json:"fillings"`
 	Tanks     []Tank    `json:"tanks"`
 	Order     []string  `json:"order"`
-	Buy       []Dose    `json:"buy"` // what the whole plan uses
+	Buy       []Dose    `json:"buy"`    // what the whole plan uses
+	Vessel    string    `json:"vessel"` // what it is mixed in: sprayer, watering can or jar
 	Marks     []Mark    `json:"marks"`
 	Warnings  []string  `json:"warnings"`
 	LeftOver  string    `json:"leftOver"`
@@ -144,6 +145,10 @@ func Make(req Request) (Plan, error) {
 			checkVolume(&faults, "sprayer", tank, minSprayer)
 		}
 	}
+	how, known := ways[req.Way]
+	if !known {
+		faults.Add("way", fmt.Sprintf("%q is no way to put it on", req.Way), "use spray, drench or dab")
+	}
 	world, err := findWorld(req.Spoons)
 	faults.AddErr("spoons", err)
 	if len(req.Parts) == 0 {
@@ -156,6 +161,9 @@ func Make(req Request) (Plan, error) {
 	for i, p := range req.Parts {
 		q, err := parsePart(p)
 		faults.AddErr(fmt.Sprintf("parts[%d]", i), err)
+		if p.Form == "alcohol" && req.Way != "dab" {
+			faults.Add(fmt.Sprintf("parts[%d].form", i), "alcohol burns: its mist or a can of it takes fire", "it is only dabbed, from a small jar with a lid")
+		}
 		parts = append(parts, q)
 	}
 	if err := faults.Err(); err != nil {
@@ -170,11 +178,11 @@ func Make(req Request) (Plan, error) {
 	if share.Cmp(one) > 0 {
 		return Plan{}, fault.New("parts", "the parts together are more than the whole mix", "check the rates")
 	}
-	sort.SliceStable(parts, func(i, j int) bool { return formOrder[parts[i].Form] < formOrder[parts[j].Form] })
+	inOrder(parts)
 	if req.Treatments < 0 || req.Treatments > 12 {
 		return Plan{}, fault.New("treatments", fmt.Sprintf("%d treatments cannot be", req.Treatments), "give 1 to 12, or leave it out for one")
 	}
-	return build(vol, tank, req.Even, world, parts, max(1, req.Treatments)), nil
+	return build(vol, tank, req.Even, world, how, parts, max(1, req.Treatments)), nil
 }
 
 func checkVolume(faults *fault.List, field string, q Quantity, least *big.Rat) {
@@ -246,7 +254,7 @@ func addRateFault(l *fault.List, field string, err error) {
 	}
 }
 
-func build(vol, tank Quantity, even bool, world string, parts []part, times int) Plan {
+func build(vol, tank Quantity, even bool, world string, how way, parts []part, times int) Plan {
 	total, cap := vol.Base(), tank.Base()
 	if cap.Cmp(total) > 0 {
 		cap = total
@@ -259,7 +267,7 @@ func build(vol, tank Quantity, even bool, world string, parts []part, times int)
 	}
 	plan := Plan{Volume: vol.String(), VolumeMl: float(total), Fillings: n, LeftOver: "nothing is left over when all of it is used; pour none down a drain", Warnings: []string{}, Buy: []Dose{}, Marks: []Mark{}}
 	add := func(v *big.Rat, count int) {
-		t, exact := fill(v, world, parts)
+		t, exact := fill(v, world, how, parts)
 		t.Count, exact.count = count, count
 		plan.Tanks = append(plan.Tanks, t)
 		plan.exactTank = append(plan.exactTank, exact)
@@ -289,7 +297,7 @@ func build(vol, tank Quantity, even bool, world string, parts []part, times int)
 			plan.Warnings = append(plan.Warnings, p.Name+": no top rate is known here; check the label before mixing")
 		}
 	}
-	plan.Order = order(parts)
+	plan.Vessel, plan.Order = how.vessel, how.order(parts)
 	for _, t := range plan.Tanks {
 		for _, d := range t.Doses {
 			if d.Spoons != nil && d.Spoons.BelowLow {
@@ -305,59 +313,6 @@ func build(vol, tank Quantity, even bool, world string, parts []part, times int)
 	}
 	plan.Warnings = uniq(plan.Warnings)
 	return plan
-}
-
-func fill(v *big.Rat, world string, parts []part) (Tank, tankRat) {
-	water := new(big.Rat).Set(v)
-	t := Tank{Volume: float(v), Text: volumeText(v), Doses: []Dose{}}
-	ex := tankRat{volume: v}
-	for _, p := range parts {
-		amount := new(big.Rat).Mul(v, p.rate.Fraction)
-		if p.rate.Dim == Volume {
-			water.Sub(water, amount)
-		}
-		d := dose(p, amount, world)
-		if d.Spoons != nil && p.low != nil {
-			d.Spoons.BelowLow = d.Spoons.Text != "" && ratOf(d.Spoons.Ml).Cmp(new(big.Rat).Mul(v, p.low.Fraction)) < 0
-		}
-		t.Doses = append(t.Doses, d)
-		ex.doses = append(ex.doses, amount)
-	}
-	ex.water = water
-	t.Water, t.WaterTx = float(water), volumeText(water)
-	t.Steps = fillSteps(v, water, parts, t.Doses)
-	return t, ex
-}
-
-// fillSteps: water to the first line, each part in its order, water to the
-// line. The first line is half, or a quarter where an emulsifier has to be
-// stirred milky first; never more than the water there is.
-func fillSteps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
-	part1 := big.NewRat(1, 2)
-	for _, p := range parts {
-		if p.Form == "emulsifier" {
-			part1 = big.NewRat(1, 4)
-		}
-	}
-	first := new(big.Rat).Mul(v, part1)
-	if first.Cmp(water) > 0 {
-		first.Set(water)
-	}
-	level := new(big.Rat).Set(first)
-	out := []FillStep{}
-	if first.Sign() > 0 {
-		out = append(out, FillStep{"water", "water", volumeText(first) + " of water, to the first line", float(level)})
-	}
-	for i, p := range parts {
-		if p.rate.Dim == Volume {
-			level = new(big.Rat).Add(level, new(big.Rat).Mul(v, p.rate.Fraction))
-		}
-		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + strings.ToLower(p.Name), float(level)})
-	}
-	if rest := new(big.Rat).Sub(v, level); rest.Sign() > 0 {
-		out = append(out, FillStep{"water", "water", "water up to the line of " + volumeText(v), float(v)})
-	}
-	return out
 }
 
 func dose(p part, amount *big.Rat, world string) Dose {
@@ -397,29 +352,6 @@ func volumeText(r *big.Rat) string {
 		return Decimal(new(big.Rat).Quo(r, big.NewRat(1000, 1)), 3) + " L"
 	}
 	return Decimal(r, 1) + " mL"
-}
-
-func order(parts []part) []string {
-	first := "Half fill the sprayer with water."
-	for _, p := range parts {
-		if p.Form == "emulsifier" {
-			first = "Fill a quarter of the sprayer with lukewarm water."
-		}
-	}
-	steps := []string{first}
-	for _, p := range parts {
-		s := "Add the " + strings.ToLower(p.Name)
-		switch p.Form {
-		case "powder":
-			s += ", stirred to a paste in a little water first"
-		case "oil":
-			s += ", shaking until it is milky"
-		case "soap":
-			s += " last, gently, so that it does not foam over"
-		}
-		steps = append(steps, s+".")
-	}
-	return append(steps, "Fill up with water to the line, close, and shake.", "Shake again every few minutes while spraying.")
 }
 
 func float(r *big.Rat) float64 { f, _ := r.Float64(); return f }

@@ -143,6 +143,9 @@ func ConvertedTo(amount, unit string) (Converted, error) {
 		}
 		return converted(a.Quo(a, u), unit), nil
 	}
+	if out, ok, err := convertMeasure(amount, unit); ok {
+		return out, err
+	}
 	q, err := Convert(amount, unit)
 	if err != nil {
 		return Converted{}, err

@@ -41,7 +41,7 @@ var (
 )
 
 // ParseRate reads the ways a rate is written: "10 mL per L", "2 US tbsp per US
-// gal", "5 g/L", "2 %", "1:50 of water", "1:50 of the whole", "42 % from 70 %".
+// gal", "5 g/L", "10 mL per L of water", "2 %", "1:50 of water", "1:50 of the whole", "42 % from 70 %".
 // Errors: an unknown or bare unit, a ratio that does not say whether N counts
 // the water or the whole, a stock weaker than its target, nothing or more than
 // the whole.
@@ -72,6 +72,7 @@ func ParseRate(s string) (Rate, error) {
 	if err != nil {
 		return Rate{}, err
 	}
+	den, ofWater := strings.CutSuffix(strings.TrimSpace(den), " of water")
 	if den = strings.TrimSpace(den); den != "" && !strings.ContainsAny(den[:1], "0123456789.") {
 		den = "1 " + den
 	}
@@ -85,7 +86,11 @@ func ParseRate(s string) (Rate, error) {
 	if per.Value.Sign() == 0 {
 		return Rate{}, fault.New("rate", "per nothing is no rate", "write how much goes into how much water, like 5 g per L")
 	}
-	return checked(Rate{Kind: PerVolume, Dim: q.Unit.Dim, Fraction: new(big.Rat).Quo(q.Base(), per.Base()), Text: s})
+	f := new(big.Rat).Quo(q.Base(), per.Base())
+	if ofWater && q.Unit.Dim == Volume { // so much beside a litre, not in it
+		f.Quo(f, new(big.Rat).Add(one, f))
+	}
+	return checked(Rate{Kind: PerVolume, Dim: q.Unit.Dim, Fraction: f, Text: s})
 }
 
 // cutSlash splits "10 mL/L" at the slash between units, not at one in "1/2".

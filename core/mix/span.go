@@ -50,7 +50,16 @@ func (g Range) At(use string) (Rate, error) {
 	case "top":
 		return g.High, nil
 	case "", "middle":
-		return ParseRate(Middle(g.Low, g.High))
+		if g.Low.Kind != Strength || g.High.Kind != Strength {
+			return ParseRate(Middle(g.Low, g.High))
+		}
+		if use == "" { // a strength nobody spoke of is mixed at its gentle end
+			return g.Low, nil
+		}
+		mid := new(big.Rat).Add(g.Low.Target, g.High.Target)
+		out, err := strength(mid.Quo(mid, big.NewRat(2, 1)), g.Low.Stock)
+		out.own = g.Low.own
+		return out, err
 	}
 	r, err := ParseRate(use)
 	if err != nil || !g.Low.own {
@@ -99,4 +108,22 @@ func PartOf(name, form string, rate Rate, g Range) Part {
 type readRates struct {
 	rate Rate
 	span Range
+}
+
+// Read is the part's rate where it was read already, and nothing otherwise.
+func (p Part) Read() Rate {
+	if p.read == nil {
+		return Rate{}
+	}
+	return p.read.rate
+}
+
+// Times is so many times a rate, as volume in the mix: an emulsifier that is a share
+// of its oil.
+func (r Rate) Times(share *big.Rat) (Rate, error) {
+	if r.Fraction == nil || r.Dim != Volume {
+		return Rate{}, fault.New("rate", "a share of something that is not measured by volume", "give the emulsifier a rate of its own, like 1 mL per L")
+	}
+	perL := new(big.Rat).Mul(r.Fraction, new(big.Rat).Mul(share, big.NewRat(1000, 1)))
+	return ParseRate(Decimal(perL, 2) + " mL per L")
 }

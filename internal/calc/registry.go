@@ -202,6 +202,7 @@ func init() {
 	add("convert", "the same amount in another unit, exactly", `{"amount":"2 US tbsp","to":"mL"}`, func(_ *knowledge.Base, in convertIn) (mix.Converted, error) {
 		return mix.ConvertedTo(in.Amount, in.To)
 	})
+	add("cut", "how much water goes to what is left in a bottle, to cut it to a strength", `{"have":"200 mL","from":"91 %","to":"45 %"}`, func(_ *knowledge.Base, in mix.CutIn) (mix.Cut, error) { return mix.CutDown(in) })
 	add("rate", "read a rate as a label writes it", `{"rate":"1:50 of water"}`, func(_ *knowledge.Base, in rateIn) (rateOut, error) {
 		r, err := mix.ParseRate(in.Rate)
 		if err != nil {

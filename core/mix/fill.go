@@ -1,0 +1,134 @@
+package mix
+
+import (
+	"math/big"
+	"sort"
+	"strings"
+)
+
+// way is how a mix is put on: it decides the vessel, what goes in first, and what is
+// said at the end.
+type way struct {
+	vessel   string
+	stir     string // after the last drop of water
+	use      string // while it is put on
+	waterEnd bool   // water comes last, after all parts
+}
+
+var ways = map[string]way{
+	"":       spraying,
+	"spray":  spraying,
+	"drench": {"watering can", "Fill up with water to the line and stir.", "Stir again before each pot; pour slowly, until a little runs out below.", false},
+	"dab":    {"jar", "Add the water, close the lid and turn it over once.", "Dip a cotton bud; keep the lid on between, and no flame near.", true},
+}
+
+var spraying = way{"sprayer", "Fill up with water to the line, close, and shake.", "Shake again every few minutes while spraying.", false}
+
+// inOrder puts the parts in the order they are added: what emulsifies first, then
+// powders, liquids, oil, alcohol, and soap last, gently; a soap that has to carry an
+// oil goes in before it.
+func inOrder(parts []part) {
+	carries := func(f string) bool {
+		for _, p := range parts {
+			if p.Form == f {
+				return true
+			}
+		}
+		return false
+	}
+	first := carries("oil") && !carries("emulsifier")
+	at := func(p part) int {
+		if p.Form == "soap" && first {
+			return formOrder["emulsifier"]
+		}
+		return formOrder[p.Form]
+	}
+	sort.SliceStable(parts, func(i, j int) bool { return at(parts[i]) < at(parts[j]) })
+}
+
+func fill(v *big.Rat, world string, how way, parts []part) (Tank, tankRat) {
+	water := new(big.Rat).Set(v)
+	t := Tank{Volume: float(v), Text: volumeText(v), Doses: []Dose{}}
+	ex := tankRat{volume: v}
+	for _, p := range parts {
+		amount := new(big.Rat).Mul(v, p.rate.Fraction)
+		if p.rate.Dim == Volume {
+			water.Sub(water, amount)
+		}
+		d := dose(p, amount, world)
+		if d.Spoons != nil && p.low != nil {
+			d.Spoons.BelowLow = d.Spoons.Text != "" && ratOf(d.Spoons.Ml).Cmp(new(big.Rat).Mul(v, p.low.Fraction)) < 0
+		}
+		t.Doses = append(t.Doses, d)
+		ex.doses = append(ex.doses, amount)
+	}
+	ex.water = water
+	t.Water, t.WaterTx = float(water), volumeText(water)
+	t.Steps = how.steps(v, water, parts, t.Doses)
+	return t, ex
+}
+
+// steps: water to the first line, each part in its order, water to the line. The
+// first line is half, or a quarter where an emulsifier has to be stirred milky first;
+// never more than the water there is. What is dabbed is poured before its water.
+func (w way) steps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
+	part1 := big.NewRat(1, 2)
+	if w.quarter(parts) {
+		part1 = big.NewRat(1, 4)
+	}
+	first := new(big.Rat).Mul(v, part1)
+	if first.Cmp(water) > 0 {
+		first.Set(water)
+	}
+	if w.waterEnd {
+		first = new(big.Rat)
+	}
+	level := new(big.Rat).Set(first)
+	out := []FillStep{}
+	if first.Sign() > 0 {
+		out = append(out, FillStep{"water", "water", volumeText(first) + " of water, to the first line", float(level)})
+	}
+	for i, p := range parts {
+		if p.rate.Dim == Volume {
+			level = new(big.Rat).Add(level, new(big.Rat).Mul(v, p.rate.Fraction))
+		}
+		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + strings.ToLower(p.Name), float(level)})
+	}
+	if rest := new(big.Rat).Sub(v, level); rest.Sign() > 0 {
+		out = append(out, FillStep{"water", "water", "water up to the line of " + volumeText(v), float(v)})
+	}
+	return out
+}
+
+func (w way) quarter(parts []part) bool {
+	return len(parts) > 0 && (parts[0].Form == "emulsifier" || parts[0].Form == "soap" && len(parts) > 1)
+}
+
+// order says in words what the steps do.
+func (w way) order(parts []part) []string {
+	out := []string{"Half fill the " + w.vessel + " with water."}
+	switch {
+	case w.waterEnd:
+		out = nil
+	case w.quarter(parts):
+		out[0] = "Fill a quarter of the " + w.vessel + " with lukewarm water."
+	}
+	for i, p := range parts {
+		s := "Add the " + strings.ToLower(p.Name)
+		if w.waterEnd && i == 0 {
+			s = "Pour the " + strings.ToLower(p.Name) + " into a small " + w.vessel + " with a lid"
+		}
+		switch {
+		case p.Form == "powder":
+			s += ", stirred to a paste in a little water first"
+		case p.Form == "oil":
+			s += ", shaking until it is milky"
+		case p.Form == "soap" && i < len(parts)-1:
+			s += " and stir it in: it carries the oil"
+		case p.Form == "soap":
+			s += " last, gently, so that it does not foam over"
+		}
+		out = append(out, s+".")
+	}
+	return append(out, w.stir, w.use)
+}
