@@ -89,7 +89,7 @@ func TestWhatARuleSpeaksOfIsThere(t *testing.T) {
 			return strings.Contains(p.String(), entry) && strings.Contains(p.String(), "rules speak of")
 		})
 	}
-	for _, id := range []string{"leave", "inspect", "pull-bag", "resistant", "hose-off", "wipe"} {
+	for _, id := range []string{"leave", "report", "pull-bag", "resistant", "hose-off", "wipe"} {
 		assert.True(t, named(without(func(r *knowledge.Remedy) bool { return r.ID == id }), id), id)
 	}
 	for _, class := range knowledge.RemedyClasses {

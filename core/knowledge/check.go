@@ -213,6 +213,15 @@ func (k *checker) remedyRef(field, id string) {
 
 func (k *checker) remedy(r *Remedy) {
 	k.at(r.From, "remedy", r.ID)
+	k.word("hour", r.Hour, []string{"", "morning", "evening", "free"})
+	if len(r.Rates) > 0 && r.Reach != "soil" && r.Hour == "" && r.Rates[0].ID == "spray" {
+		k.say("is sprayed and does not say at which hour", "give hour: morning, evening or free")
+	}
+	for _, text := range r.How {
+		if r.Hour != "" && (strings.Contains(text, "morning") || strings.Contains(text, "evening")) {
+			k.say(fmt.Sprintf("says its hour again in %q", text), "leave it to hour: the page says it once")
+		}
+	}
 	for _, m := range r.Months {
 		if m < 1 || m > 12 {
 			k.say("a month is not 1 to 12", "use the months of the northern year")

@@ -16,7 +16,7 @@ func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge
 	f := &knowledge.Finding{ID: "flecks", Topic: "colour and flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
 	h := &knowledge.Host{ID: "rose", Name: "Rose", Scientific: "Rosa", Family: "rosaceae", Form: "woody", Leaf: "compound"}
 	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement of a test"}
-	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
+	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", Hour: "free", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
 	mk := func(id, other string) *knowledge.Cause {
 		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement of a test"}
 	}
@@ -102,25 +102,47 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a dose upside down": {func(p *parts) {
 			p.soap.Doses = []knowledge.PlaceRate{{ID: "soil", Name: "x", Per: "m2", Low: 9, High: 3, Unit: "g"}}
 		}, "remedy soap", "not a range"},
-		"no why":                    {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
-		"no drawing":                {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
-		"no host":                   {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
-		"a thirteenth month":        {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
-		"a sign of no finding":      {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},
-		"a sign of no state":        {func(p *parts) { p.a.Confirms[0].States = []string{"blue"} }, "cause a", `"blue"`},
-		"a prohibition unreasoned":  {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt"}} }, "cause a", "must_not.why"},
-		"a question of its own":     {func(p *parts) { p.school.ID = "moon" }, "school moon", "does not know"},
-		"an answer of its own":      {func(p *parts) { p.school.Options[1].ID = "lard" }, "school soap", "lard"},
-		"a question of one answer":  {func(p *parts) { p.school.Options = p.school.Options[:1] }, "school soap", "fewer than two"},
-		"a default that is none":    {func(p *parts) { p.school.Default = "lard" }, "school soap", "not among its answers"},
-		"a default unreasoned":      {func(p *parts) { p.school.Why = "" }, "school soap", "why"},
-		"an answer that does what":  {func(p *parts) { p.school.Options[0].Does = "" }, "school soap", "does"},
-		"near no remedy":            {func(p *parts) { p.school.Near[0][0] = "lard" }, "school soap", `"lard"`},
-		"near an empty group":       {func(p *parts) { p.school.Near = [][]string{{}} }, "school soap", "empty group"},
-		"a source nobody can trace": {func(p *parts) { p.a.Source = "general extension texts" }, "cause a", "trace"},
-		"a stage out of its table":  {func(p *parts) { p.a.LifeTable, p.a.Stages = "m", []string{"egg", "pupa"} }, "cause a", `"pupa"`},
-		"crawlers of no month":      {func(p *parts) { p.a.Stages = []string{"crawler"} }, "cause a", "when they walk"},
-		"crawlers in month 13":      {func(p *parts) { p.a.Crawlers = []int{13} }, "cause a", "1 to 12"},
+		"no why":                       {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
+		"no drawing":                   {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
+		"no host":                      {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
+		"a thirteenth month":           {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
+		"a sign of no finding":         {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},
+		"a sign of no state":           {func(p *parts) { p.a.Confirms[0].States = []string{"blue"} }, "cause a", `"blue"`},
+		"a prohibition unreasoned":     {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt"}} }, "cause a", "must_not.why"},
+		"a question of its own":        {func(p *parts) { p.school.ID = "moon" }, "school moon", "does not know"},
+		"an answer of its own":         {func(p *parts) { p.school.Options[1].ID = "lard" }, "school soap", "lard"},
+		"a question of one answer":     {func(p *parts) { p.school.Options = p.school.Options[:1] }, "school soap", "fewer than two"},
+		"a default that is none":       {func(p *parts) { p.school.Default = "lard" }, "school soap", "not among its answers"},
+		"a default unreasoned":         {func(p *parts) { p.school.Why = "" }, "school soap", "why"},
+		"an answer that does what":     {func(p *parts) { p.school.Options[0].Does = "" }, "school soap", "does"},
+		"near no remedy":               {func(p *parts) { p.school.Near[0][0] = "lard" }, "school soap", `"lard"`},
+		"near an empty group":          {func(p *parts) { p.school.Near = [][]string{{}} }, "school soap", "empty group"},
+		"a condition no rule can read": {func(p *parts) { p.a.Actions[0].When = "in winter" }, "cause a", "no rule can read"},
+		"a condition nobody can read":  {func(p *parts) { p.a.Actions[0].Only = &knowledge.Condition{BadYear: true} }, "cause a", "nobody can read"},
+		"a condition of a month 13": {func(p *parts) {
+			p.a.Actions[0].When, p.a.Actions[0].Only = "x", &knowledge.Condition{Months: []int{13}}
+		}, "cause a", "1 to 12"},
+		"a condition of no stand": {func(p *parts) { p.a.Actions[0].When, p.a.Actions[0].Only = "x", &knowledge.Condition{Stand: "shelf"} }, "cause a", "shelf"},
+		"a condition of no phase": {func(p *parts) {
+			p.a.Actions[0].When, p.a.Actions[0].Only = "x", &knowledge.Condition{Phase: []string{"moon"}}
+		}, "cause a", "moon"},
+		"a condition on no plant": {func(p *parts) {
+			p.a.Actions[0].When, p.a.Actions[0].Only = "x", &knowledge.Condition{Hosts: []string{"triffid"}}
+		}, "cause a", "triffid"},
+		"a condition warmer than itself": {func(p *parts) {
+			p.a.Actions[0].When, p.a.Actions[0].Only = "x", &knowledge.Condition{AboveC: 30, BelowC: 20}
+		}, "cause a", "warmer than itself"},
+		"a must-not that does what":     {func(p *parts) { p.a.MustNot = []knowledge.MustNot{{What: "salt", Why: "x", Does: "magic"}} }, "cause a", "magic"},
+		"an hour of its own":            {func(p *parts) { p.soap.Hour = "noon" }, "remedy soap", "noon"},
+		"a spray of no hour":            {func(p *parts) { p.soap.Hour = "" }, "remedy soap", "which hour"},
+		"an hour said twice":            {func(p *parts) { p.soap.How = []string{"Spray in the evening."} }, "remedy soap", "says its hour again"},
+		"a remedy of a month 13":        {func(p *parts) { p.soap.Months = []int{13} }, "remedy soap", "1 to 12"},
+		"a climate of its own":          {func(p *parts) { p.a.Climates = []string{"lunar"} }, "cause a", "lunar"},
+		"unreported and never reported": {func(p *parts) { p.a.Unreported = "x" }, "cause a", "never reported"},
+		"a source nobody can trace":     {func(p *parts) { p.a.Source = "general extension texts" }, "cause a", "trace"},
+		"a stage out of its table":      {func(p *parts) { p.a.LifeTable, p.a.Stages = "m", []string{"egg", "pupa"} }, "cause a", `"pupa"`},
+		"crawlers of no month":          {func(p *parts) { p.a.Stages = []string{"crawler"} }, "cause a", "when they walk"},
+		"crawlers in month 13":          {func(p *parts) { p.a.Crawlers = []int{13} }, "cause a", "1 to 12"},
 		"one group and two plans": {func(p *parts) {
 			p.a.Group, p.b.Group = "g", "g"
 			p.b.Actions[0].Worth = "fair"

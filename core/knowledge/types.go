@@ -254,6 +254,8 @@ type Remedy struct {
 	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
 	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
 	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
+	Hour       string             `json:"hour,omitempty" yaml:"hour" doc:"when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter"`
+	Yields     bool               `json:"yields,omitempty" yaml:"yields" doc:"one name for many doings: where the cause says how, that stands in place of its own how"`
 	Aside      bool               `json:"aside,omitempty" yaml:"aside" doc:"it goes beside what is done and cures nothing by itself"`
 	Months     []int              `json:"months,omitempty" yaml:"months" doc:"months of the northern year it is done in; empty for any"`
 	Prevents   bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`

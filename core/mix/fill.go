@@ -1,9 +1,9 @@
 package mix
 
 import (
+	"botanik/core/humanise"
 	"math/big"
 	"sort"
-	"strings"
 )
 
 // way is how a mix is put on: it decides the vessel, what goes in first, and what is
@@ -92,7 +92,7 @@ func (w way) steps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
 		if p.rate.Dim == Volume {
 			level = new(big.Rat).Add(level, new(big.Rat).Mul(v, p.rate.Fraction))
 		}
-		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + strings.ToLower(p.Name), float(level)})
+		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + humanise.InSentence(p.Name), float(level)})
 	}
 	if rest := new(big.Rat).Sub(v, level); rest.Sign() > 0 {
 		out = append(out, FillStep{"water", "water", "water up to the line of " + volumeText(v), float(v)})
@@ -114,9 +114,9 @@ func (w way) order(parts []part) []string {
 		out[0] = "Fill a quarter of the " + w.vessel + " with lukewarm water."
 	}
 	for i, p := range parts {
-		s := "Add the " + strings.ToLower(p.Name)
+		s := "Add the " + humanise.InSentence(p.Name)
 		if w.waterEnd && i == 0 {
-			s = "Pour the " + strings.ToLower(p.Name) + " into a small " + w.vessel + " with a lid"
+			s = "Pour the " + humanise.InSentence(p.Name) + " into a small " + w.vessel + " with a lid"
 		}
 		switch {
 		case p.Form == "powder":

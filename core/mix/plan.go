@@ -90,8 +90,8 @@ type Plan struct {
 	Fillings  int       `json:"fillings"`
 	Tanks     []Tank    `json:"tanks"`
 	Order     []string  `json:"order"`
-	Buy       []Dose    `json:"buy"`    // what the whole plan uses
-	Vessel    string    `json:"vessel"` // what it is mixed in: sprayer, watering can or jar
+	Buy       []Dose    `json:"buy"`              // what the whole plan uses
+	Vessel    string    `json:"vessel,omitempty"` // what it is mixed in: sprayer, watering can or jar
 	Marks     []Mark    `json:"marks"`
 	Warnings  []string  `json:"warnings"`
 	LeftOver  string    `json:"leftOver"`

@@ -32,7 +32,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 	names := func(list []*knowledge.Remedy) string {
 		n := make([]string, len(list))
 		for i, r := range list {
-			n[i] = strings.ToLower(r.Name)
+			n[i] = humanise.InSentence(r.Name)
 		}
 		return strings.Join(n, " and ")
 	}
@@ -43,7 +43,11 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 		say("Cut out the worst first: less is left to treat.")
 	}
 	if has(knowledge.HoseOff) && len(sprays) > 0 {
-		say("Hose off in the morning, let it dry, then %s in the evening on what is left.", names(sprays))
+		if slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return partOfDay(b, c, r, s) == "morning" }) {
+			say("Hose off the day before and let it dry, then %s on what is left.", names(sprays))
+		} else {
+			say("Hose off in the morning, let it dry, then %s in the evening on what is left.", names(sprays))
+		}
 	}
 	if has(knowledge.Wipe) && len(sprays) > 0 && !has(knowledge.HoseOff) {
 		say("Wipe first, then %s reaches what the cloth missed.", names(sprays))
@@ -63,7 +67,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 		for _, sp := range sprays {
 			for _, re := range releases {
 				if days, k := b.ConflictBetween(sp.ID, re.ID); k != nil && days > 0 {
-					say("First %s, then wait %s before you %s.", strings.ToLower(sp.Name), humanise.Days(days), strings.ToLower(re.Name))
+					say("First %s, then wait %s before you %s.", humanise.InSentence(sp.Name), humanise.Days(days), humanise.InSentence(re.Name))
 				}
 			}
 		}

@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
 
@@ -65,9 +66,9 @@ func (g *gateInput) unmet(c *knowledge.Condition, when string) (Status, string) 
 	t := g.s.TempC
 	switch {
 	case len(c.Hosts) > 0 && h != nil && !is(c.Hosts):
-		return No, fmt.Sprintf("Not for %s: %s only.", strings.ToLower(h.Name), when)
+		return No, fmt.Sprintf("Not for %s: %s only.", humanise.InSentence(h.Name), when)
 	case is(c.NotHosts):
-		return No, fmt.Sprintf("Not for %s.", strings.ToLower(h.Name))
+		return No, fmt.Sprintf("Not for %s.", humanise.InSentence(h.Name))
 	case !g.standsIn(c.Stand):
 		return No, map[string]string{"pot": "Only for a plant in a pot.", "ground": "Only for what stands in the ground.", "glass": "Only indoors and under glass.", "outdoors": "Only outdoors."}[c.Stand]
 	case len(c.Months) > 0 && !slices.Contains(c.Months, g.month()) && !g.roofed():

@@ -4,8 +4,8 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
-	"strings"
 
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
 
@@ -179,7 +179,7 @@ func (x *choice) treated() bool {
 	ids := []string{x.chosen.Remedy}
 	switch {
 	case late != nil:
-		x.say("Nothing that acts at once is free here: first %s, then %s.", strings.ToLower(x.chosen.Name), strings.ToLower(late.Name))
+		x.say("Nothing that acts at once is free here: first %s, then %s.", humanise.InSentence(x.chosen.Name), humanise.InSentence(late.Name))
 		ids = append(ids, late.Remedy)
 	case x.beside != nil:
 		x.say("%s comes first; %s goes beside it, for at heavy pressure hand work alone falls behind.", x.chosen.Name, x.beside.Name)
@@ -249,8 +249,8 @@ func leaves(leave, chosen, pull *Offer, heavy bool) bool {
 // mildest is the first usable offer worth the first of some words that any is
 // worth. What only goes beside, like setting a plant apart, cures nothing and comes last.
 func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
-	for _, want := range worths {
-		for _, apart := range []bool{false, true} {
+	for _, apart := range []bool{false, true} {
+		for _, want := range worths {
 			for i := range a.Offers {
 				o := &a.Offers[i]
 				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || o.late || o.aside != apart || !ok(o) {

@@ -7,27 +7,6 @@ import (
 	"botanik/core/knowledge"
 )
 
-// Hour is the hour of spraying under the school chosen ("by-pest", "evening" or
-// "morning"), in words for the grower. Whatever it is, nothing goes on open
-// flowers by day, and a fungus wants leaves dry by night.
-func Hour(school string, fungus, bloom bool) string {
-	const (
-		evening = "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
-		morning = "On a dry calm morning, early, so that the leaves dry before night; never in hot sun."
-	)
-	switch {
-	case bloom && fungus:
-		return "Very early on a dry calm morning, before bees fly, and not onto open flowers; the leaves have to dry before night."
-	case bloom:
-		return "Only late in the evening, when bees are home, and not onto open flowers."
-	case school == "morning" || school != "evening" && fungus:
-		return morning
-	case fungus:
-		return "Towards evening, but early enough that the leaves are dry before night; never in hot sun."
-	}
-	return evening
-}
-
 // Disposal says where what was cut off goes, in words for the grower. The school
 // chosen may bag what could be composted, or compost leaf spots hot; what lives
 // on in a heap (viruses, wilts, root rots, galls, bacteria) and what is regulated

@@ -12,6 +12,7 @@ import (
 )
 
 func TestTheHourOfSpraying(t *testing.T) {
+	b := herbarium.Embedded()
 	for _, c := range []struct {
 		school        string
 		fungus, bloom bool
@@ -24,11 +25,13 @@ func TestTheHourOfSpraying(t *testing.T) {
 		{"morning", false, false, "morning", "Late"},
 		{"morning", true, false, "morning", "Late"},
 		{"by-pest", false, true, "late in the evening", "morning"},
-		{"morning", false, true, "late in the evening", "morning"}, // bees come before the school
+		{"evening", false, true, "late in the evening", "morning"},
+		{"morning", false, true, "before bees fly", "Late"},
 		{"morning", true, true, "before bees fly", "Late"},
-		{"evening", true, true, "before bees fly", "Late"},
+		{"evening", true, true, "when bees are home", "morning"},
 	} {
-		got := remedy.Hour(c.school, c.fungus, c.bloom)
+		k := b.Cause(map[bool]string{true: "powdery-mildew", false: "two-spotted-mite"}[c.fungus])
+		got := remedy.HourOf(b, k, b.Remedy("summer-oil"), remedy.Situation{Place: "garden", InBloom: c.bloom, Schools: map[string]string{"hour": c.school}})
 		assert.Contains(t, got, c.say, "%+v", c)
 		assert.NotContains(t, got, c.never, "%+v", c)
 		if c.bloom {

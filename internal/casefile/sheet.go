@@ -8,6 +8,8 @@ type SheetStep struct {
 	Wear     []string `json:"wear"`
 	Storage  string   `json:"storage,omitempty"`
 	When     string   `json:"when,omitempty" doc:"on what condition it is done"`
+	Hour     string   `json:"hour,omitempty" doc:"when in the day, where the days do not say it"`
+	Again    string   `json:"again,omitempty" doc:"how often, where no days are given for it"`
 }
 
 // SheetMix is the mix in the grower's own measures.
@@ -31,6 +33,7 @@ type Sheet struct {
 	Title    string      `json:"title"`
 	Sure     string      `json:"sure"`
 	What     string      `json:"what"`
+	First    string      `json:"first,omitempty" doc:"what it can do to people and what they do first; before anything about the plant"`
 	Why      []string    `json:"why"`
 	LookFor  []string    `json:"lookFor"`
 	Steps    []SheetStep `json:"steps"`

@@ -4,10 +4,10 @@ import (
 	"context"
 	"fmt"
 	"slices"
-	"strings"
 
 	"botanik/core/dosage"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 )
@@ -69,7 +69,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		c.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
 		text := fmt.Sprintf("%s at %s", s.Base().Remedy(mixed.Remedy).Name, mixed.Use)
 		for _, w := range mixed.With {
-			text += " with " + strings.ToLower(s.Base().Remedy(w.Remedy).Name)
+			text += " with " + humanise.InSentence(s.Base().Remedy(w.Remedy).Name)
 		}
 		return text + ", " + mixed.Volume + " of mix", nil
 	})

@@ -160,16 +160,9 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 	return l.Err()
 }
 
-// repeated is the chosen remedy whose days are planned: the harshest one that
-// has a rhythm.
+// repeated is what of the treatment is done on days; nil when nothing is.
 func (s *Service) repeated(c *Case) *knowledge.Remedy {
-	var best *knowledge.Remedy
-	for _, id := range c.Now().Treatment.Remedies {
-		if r := s.Base().Remedy(id); r != nil && r.RepeatMin > 0 && (best == nil || r.Rung > best.Rung) {
-			best = r
-		}
-	}
-	return best
+	return remedy.Repeated(s.Base(), c.Now().Treatment.Remedies)
 }
 
 // SetDays keeps the days of this round.

@@ -111,7 +111,7 @@ func (s *Service) unmatched(t casefile.Treated) string {
 	names := []string{}
 	for _, id := range t.CouldBe {
 		if r := s.Base().Remedy(id); r != nil {
-			names = append(names, strings.ToLower(r.Name))
+			names = append(names, humanise.InSentence(r.Name))
 		}
 	}
 	return fmt.Sprintf("%s on %s could be %s: the waits of all of them are kept; say which on Brought in.", t.What, t.On, strings.Join(names, " or "))

@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"botanik/core/civil"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/core/mix"
 	"botanik/core/remedy"
@@ -87,6 +88,7 @@ func (w *writer) unknown() {
 }
 
 func (w *writer) named(k *knowledge.Cause) {
+	w.out.First = k.Danger
 	w.out.Title, w.out.What, w.out.Why, w.out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
 	w.out.Disposal = remedy.Disposal(k, w.said["infected-leaves"])
 	for _, m := range k.MustNot {
@@ -109,8 +111,13 @@ func (w *writer) signs(k *knowledge.Cause) {
 
 func (w *writer) treatment(k *knowledge.Cause) {
 	if t := w.r.Treatment; t != nil {
+		onDays := remedy.Repeated(w.b, t.Remedies) // its hour and rhythm stand with the days
 		for _, id := range t.Remedies {
-			w.out.Steps = append(w.out.Steps, w.stepFor(k, id))
+			step := w.stepFor(k, id)
+			if r := w.b.Remedy(id); r != nil && (w.r.Days == nil || r != onDays) {
+				step.Hour, step.Again = remedy.HourOf(w.b, k, r, w.sit), remedy.RhythmOf(r, w.m.Rules)
+			}
+			w.out.Steps = append(w.out.Steps, step)
 		}
 		w.out.Together = remedy.Combine(w.b, k, w.sit, t.Remedies)
 		if t.Note != "" {
@@ -121,7 +128,11 @@ func (w *writer) treatment(k *knowledge.Cause) {
 		for _, on := range d.On {
 			w.out.Days = append(w.out.Days, w.spoken(on))
 		}
-		w.out.Hour = remedy.Hour(w.said["hour"], k.Kind == "disease", w.d.Intake.InBloom)
+		if t := w.r.Treatment; t != nil {
+			if r := remedy.Repeated(w.b, t.Remedies); r != nil {
+				w.out.Hour = remedy.HourOf(w.b, k, r, w.sit)
+			}
+		}
 	}
 }
 
@@ -170,6 +181,9 @@ func (w *writer) stepFor(k *knowledge.Cause, id string) casefile.SheetStep {
 			out.When = sentence(a.When) + "."
 		}
 		if a.How != "" {
+			if w.b.Remedy(id).Yields {
+				out.How = nil
+			}
 			out.How = append([]string{sentence(a.How) + "."}, out.How...)
 		}
 	}
@@ -180,10 +194,14 @@ func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {
 	product := r.Product()
 	for _, p := range m.Plan.Buy {
 		if p.Name != product {
-			product += " with " + strings.ToLower(p.Name)
+			product += " with " + humanise.InSentence(p.Name)
 		}
 	}
-	out := &casefile.SheetMix{Product: product, Order: m.Plan.Order, Notes: append([]string{"Mix only what you use today; label what you mix; never in a drink bottle."}, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
+	notes := []string{"Mix only what you use today; label what you mix; never in a drink bottle."}
+	if stock := cmp.Or(m.Stock, stockOf(r, m.Rate)); stock != "" {
+		notes = append(notes, "Reckoned for a bottle of "+stock+": read the strength on yours, another one needs another amount.")
+	}
+	out := &casefile.SheetMix{Product: product, Order: m.Plan.Order, Notes: append(notes, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
 	for _, t := range m.Plan.Tanks {
 		for _, d := range t.Doses {
 			out.Lines = append(out.Lines, measured(t, d))
@@ -194,9 +212,20 @@ func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {
 		if m.Treatments > 1 {
 			times = fmt.Sprintf("all %d treatments", m.Treatments)
 		}
-		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", b.Text, strings.ToLower(b.Name), times))
+		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", b.Text, humanise.InSentence(b.Name), times))
 	}
 	return out
+}
+
+// stockOf is the strength of the bottle that a rate is reckoned from, empty when it is
+// from none.
+func stockOf(r *knowledge.Remedy, rate string) string {
+	for _, x := range r.Rates {
+		if x.ID == rate {
+			return x.Stock
+		}
+	}
+	return ""
 }
 
 // spoonWords name the spoons of each kitchen world.
@@ -206,7 +235,7 @@ var spoonWords = map[string]string{"metric": "5 mL teaspoon, 15 mL tablespoon", 
 func measured(t mix.Tank, d mix.Dose) string {
 	of := ""
 	if len(t.Doses) > 1 {
-		of = " of " + strings.ToLower(d.Name)
+		of = " of " + humanise.InSentence(d.Name)
 	}
 	line := fmt.Sprintf("%s%s into %s of finished mix", d.Text, of, t.Text)
 	if of == "" {

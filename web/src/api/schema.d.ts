@@ -1786,6 +1786,7 @@ export interface components {
             order: string[];
             perLitre: string[];
             tanks: components["schemas"]["Tank"][];
+            vessel?: string;
             volume: string;
             /** Format: double */
             volumeMl: number;
@@ -1944,6 +1945,8 @@ export interface components {
             acts?: string;
             /** @description what growers call it; a name two remedies share is asked about */
             aliases?: string[];
+            /** @description it goes beside what is done and cures nothing by itself */
+            aside?: boolean;
             /** @description fine, evening or never */
             bloom: string;
             /** @description its bottles differ many times in strength: mixed only at the rate on the bottle */
@@ -1966,6 +1969,8 @@ export interface components {
             /** @description sensitivity classes that concern it */
             harms?: string[];
             hazards: components["schemas"]["Hazards"];
+            /** @description when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter */
+            hour?: string;
             how: string[];
             id: string;
             /** @description fine, air or never */
@@ -1983,6 +1988,8 @@ export interface components {
             /** @description mode-of-action group */
             mode?: string;
             modeName?: string;
+            /** @description months of the northern year it is done in; empty for any */
+            months?: number[];
             /** Format: int64 */
             mostPerSeason?: number;
             name: string;
@@ -2020,6 +2027,8 @@ export interface components {
              */
             waitDays?: number;
             wear?: string[];
+            /** @description one name for many doings: where the cause says how, that stands in place of its own how */
+            yields?: boolean;
         };
         RemedyBody: {
             note?: string;
@@ -2096,6 +2105,8 @@ export interface components {
             days: string[];
             desk: string;
             disposal?: string;
+            /** @description what it can do to people and what they do first; before anything about the plant */
+            first?: string;
             grower: string;
             handed: boolean;
             hour?: string;
@@ -2123,7 +2134,11 @@ export interface components {
             product: string;
         };
         SheetStep: {
+            /** @description how often, where no days are given for it */
+            again?: string;
             cautions: string[];
+            /** @description when in the day, where the days do not say it */
+            hour?: string;
             how: string[];
             name: string;
             storage?: string;
@@ -2590,6 +2605,7 @@ export interface operations {
                      *             "waterText": "985 mL"
                      *           }
                      *         ],
+                     *         "vessel": "sprayer",
                      *         "volume": "1 L",
                      *         "volumeMl": 1000,
                      *         "warnings": []
@@ -2699,7 +2715,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBBRVlWWlZWVzlZNVFKOEhS"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAxN1hONzc2SDFZTVg5R0VX"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3126,10 +3142,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3142,7 +3158,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3170,11 +3186,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3467,10 +3483,10 @@ export interface operations {
                      *           "steps": [
                      *             {
                      *               "cautions": [
-                     *                 "Patch test three leaves and wait two days."
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
                      *               ],
                      *               "how": [
-                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *                 "Spray until both sides of every leaf drip."
                      *               ],
                      *               "name": "Insecticidal soap",
                      *               "storage": "cool, dry, locked, not frozen",
@@ -3527,10 +3543,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3543,7 +3559,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3571,11 +3587,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3774,6 +3790,7 @@ export interface operations {
                      *               "waterText": "985 mL"
                      *             }
                      *           ],
+                     *           "vessel": "sprayer",
                      *           "volume": "1 L",
                      *           "volumeMl": 1000,
                      *           "warnings": []
@@ -3822,10 +3839,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3838,7 +3855,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3866,11 +3883,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4012,7 +4029,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "p": 0.04614432864946881,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4022,7 +4039,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.863593174165035,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4031,11 +4048,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.05431416681357113,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600204
+                     *                 "topP": 0.5520937710600207
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4050,7 +4067,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.20285511168630865
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4328,6 +4345,7 @@ export interface operations {
                      *               "waterText": "985 mL"
                      *             }
                      *           ],
+                     *           "vessel": "sprayer",
                      *           "volume": "1 L",
                      *           "volumeMl": 1000,
                      *           "warnings": []
@@ -4386,10 +4404,10 @@ export interface operations {
                      *           "steps": [
                      *             {
                      *               "cautions": [
-                     *                 "Patch test three leaves and wait two days."
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
                      *               ],
                      *               "how": [
-                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *                 "Spray until both sides of every leaf drip."
                      *               ],
                      *               "name": "Insecticidal soap",
                      *               "storage": "cool, dry, locked, not frozen",
@@ -4715,6 +4733,7 @@ export interface operations {
                      *               "waterText": "985 mL"
                      *             }
                      *           ],
+                     *           "vessel": "sprayer",
                      *           "volume": "1 L",
                      *           "volumeMl": 1000,
                      *           "warnings": []
@@ -4773,10 +4792,10 @@ export interface operations {
                      *           "steps": [
                      *             {
                      *               "cautions": [
-                     *                 "Patch test three leaves and wait two days."
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
                      *               ],
                      *               "how": [
-                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *                 "Spray until both sides of every leaf drip."
                      *               ],
                      *               "name": "Insecticidal soap",
                      *               "storage": "cool, dry, locked, not frozen",
@@ -4833,10 +4852,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4849,7 +4868,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4877,11 +4896,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5205,10 +5224,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5221,7 +5240,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5249,11 +5268,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5441,6 +5460,7 @@ export interface operations {
                      *               "waterText": "985 mL"
                      *             }
                      *           ],
+                     *           "vessel": "sprayer",
                      *           "volume": "1 L",
                      *           "volumeMl": 1000,
                      *           "warnings": []
@@ -5489,10 +5509,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5505,7 +5525,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5533,11 +5553,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5915,10 +5935,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5931,7 +5951,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5959,11 +5979,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6412,10 +6432,10 @@ export interface operations {
                      *           "steps": [
                      *             {
                      *               "cautions": [
-                     *                 "Patch test three leaves and wait two days."
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
                      *               ],
                      *               "how": [
-                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *                 "Spray until both sides of every leaf drip."
                      *               ],
                      *               "name": "Insecticidal soap",
                      *               "storage": "cool, dry, locked, not frozen",
@@ -6472,10 +6492,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6488,7 +6508,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6516,11 +6536,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6902,10 +6922,10 @@ export interface operations {
                      *           "steps": [
                      *             {
                      *               "cautions": [
-                     *                 "Patch test three leaves and wait two days."
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
                      *               ],
                      *               "how": [
-                     *                 "Spray in the evening until both sides of every leaf drip."
+                     *                 "Spray until both sides of every leaf drip."
                      *               ],
                      *               "name": "Insecticidal soap",
                      *               "storage": "cool, dry, locked, not frozen",
@@ -6962,10 +6982,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6978,7 +6998,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7006,11 +7026,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7328,10 +7348,10 @@ export interface operations {
                      *       "steps": [
                      *         {
                      *           "cautions": [
-                     *             "Patch test three leaves and wait two days."
+                     *             "A ready-mixed bottle is not thinned: use it as it is."
                      *           ],
                      *           "how": [
-                     *             "Spray in the evening until both sides of every leaf drip."
+                     *             "Spray until both sides of every leaf drip."
                      *           ],
                      *           "name": "Insecticidal soap",
                      *           "storage": "cool, dry, locked, not frozen",
@@ -7653,10 +7673,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7669,7 +7689,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7697,11 +7717,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8529,10 +8549,10 @@ export interface operations {
                      *       "steps": [
                      *         {
                      *           "cautions": [
-                     *             "Patch test three leaves and wait two days."
+                     *             "A ready-mixed bottle is not thinned: use it as it is."
                      *           ],
                      *           "how": [
-                     *             "Spray in the evening until both sides of every leaf drip."
+                     *             "Spray until both sides of every leaf drip."
                      *           ],
                      *           "name": "Insecticidal soap",
                      *           "storage": "cool, dry, locked, not frozen",

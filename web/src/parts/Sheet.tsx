@@ -11,6 +11,11 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
       <p className="quiet" style={{ marginTop: 6 }}>
         For {s.grower}, {s.date} · your {s.plant.toLowerCase()}
       </p>
+      {s.first && (
+        <div className="notice brick" style={{ margin: '12px 0' }}>
+          <b>First of all.</b> {s.first}
+        </div>
+      )}
       <h1>{s.title}</h1>
       <p>
         {s.what} <b>{s.sure}</b>
@@ -40,7 +45,7 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
         {s.steps.map((t) => (
           <li key={t.name}>
             <b>{t.name}.</b>
-            {t.when && <i> {t.when}</i>} {t.how.join(' ')}
+            {t.when && <i> {t.when}</i>} {t.hour} {t.how.join(' ')} {t.again}
             {t.wear.length > 0 && (
               <>
                 {' '}
