@@ -181,6 +181,10 @@ func Repeats(r RepeatRequest) (Schedule, error) {
 		n = left
 		s.Notes = append(s.Notes, fmt.Sprintf("Cut to %d: the label allows %d a season and %d are used.", n, r.Most, r.Used))
 	}
+	if r.Window != nil && r.Window.Generation == 0 && r.FixedGap == 0 && !r.Burst { // it stands still
+		n = 1
+		s.Notes = append(s.Notes, "One treatment now; the next is planned when it is warmer, by what is seen then.")
+	}
 	at := 0
 	for i := range n {
 		day := r.Start.Add(at)

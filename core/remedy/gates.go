@@ -326,7 +326,7 @@ func rotation(g *gateInput) []Reason {
 }
 
 func stages(g *gateInput) []Reason {
-	if len(g.s.Stages) == 0 || len(g.r.Kills) == 0 {
+	if len(g.s.Stages) == 0 || len(g.r.Kills) == 0 || g.r.Kind == "culture" { // a change of culture is not judged by what it kills
 		return nil
 	}
 	_, protects := g.r.Kills["protects"]
