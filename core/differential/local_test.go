@@ -45,3 +45,16 @@ func TestWhereADeskIsMovesTheRanking(t *testing.T) {
 	assert.False(t, alarm(knowledge.Local{Causes: map[string]knowledge.LocalWord{"fire-blight": {Report: "no"}}}))
 	assert.True(t, alarm(knowledge.Local{Region: "Australia and New Zealand"}), "a new arrival is what the lists are for")
 }
+
+// What lives below a leaf is not settled from above: two marks on the upper side are
+// one sign seen twice, and the leaf was never turned over (review/advice.md, 7).
+func TestNothingOnALeafIsSettledBeforeItWasTurnedOver(t *testing.T) {
+	see := func(f, s string) differential.Look {
+		return differential.Look{Finding: f, State: s, Certainty: "sure"}
+	}
+	e := differential.NewEngine(herbarium.Embedded())
+	above := e.Rank(differential.Circumstances{Host: "cucumber", Place: "greenhouse", Month: 7}, []differential.Look{see("yellowing", "angular"), see("spots", "angular")})
+	assert.NotEqual(t, differential.Settled, above.Verdict)
+	assert.NotEqual(t, differential.Group, above.Verdict)
+	assert.NotEmpty(t, above.MustLook)
+}

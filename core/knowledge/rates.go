@@ -71,7 +71,10 @@ func (rt Rate) Emulsifier(oil mix.Rate) (rate mix.Rate, ok bool, err error) {
 
 // Product is the remedy's name as it stands in a list of what goes into the
 // water: what has to be with it is listed by itself.
-func (r *Remedy) Product() string { return strings.TrimSuffix(r.Name, " with emulsifier") }
+func (r *Remedy) Product() string {
+	name, _, _ := strings.Cut(r.Name, ", ") // "Alcohol, cut and dabbed" is alcohol
+	return strings.TrimSuffix(name, " with emulsifier")
+}
 
 // NoSuchRemedy is the fault of a field that names a remedy the base lacks.
 func NoSuchRemedy(field, id string) error {

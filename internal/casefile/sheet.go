@@ -38,6 +38,7 @@ type Sheet struct {
 	LookFor  []string    `json:"lookFor"`
 	Steps    []SheetStep `json:"steps"`
 	Together []string    `json:"together"` // how the steps work together
+	Next     []string    `json:"next,omitempty" doc:"so that it does not come back: what only prevents"`
 	Mix      *SheetMix   `json:"mix,omitempty"`
 	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
 	Days     []string    `json:"days"`

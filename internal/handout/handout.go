@@ -3,6 +3,7 @@ package handout
 import (
 	"cmp"
 	"fmt"
+	"slices"
 	"strings"
 
 	"botanik/core/civil"
@@ -120,6 +121,7 @@ func (w *writer) treatment(k *knowledge.Cause) {
 			w.out.Steps = append(w.out.Steps, step)
 		}
 		w.out.Together = remedy.Combine(w.b, k, w.sit, t.Remedies)
+		w.out.Next = w.next(k, t.Remedies)
 		if t.Note != "" {
 			w.out.Steps = append(w.out.Steps, casefile.SheetStep{Name: "From your advisor", How: []string{t.Note}, Cautions: []string{}, Wear: []string{}})
 		}
@@ -134,6 +136,30 @@ func (w *writer) treatment(k *knowledge.Cause) {
 			}
 		}
 	}
+}
+
+// mostNext keeps the page to one sheet.
+const mostNext = 3
+
+// next is what keeps it from coming back, of what the ladder does not forbid here.
+func (w *writer) next(k *knowledge.Cause, chosen []string) []string {
+	a, err := remedy.Advise(w.b, k.ID, w.sit)
+	if err != nil {
+		return nil
+	}
+	var out []string
+	for _, o := range a.Offers {
+		if !o.Meant || !o.Prevents || o.Status == remedy.No || slices.Contains(chosen, o.Remedy) || len(out) == mostNext {
+			continue
+		}
+		step := w.stepFor(k, o.Remedy)
+		line := step.Name + "."
+		if step.When != "" {
+			line += " " + step.When
+		}
+		out = append(out, strings.TrimSpace(line+" "+step.How[0]))
+	}
+	return out
 }
 
 func (w *writer) amounts() {

@@ -2113,6 +2113,8 @@ export interface components {
             lookFor: string[];
             mix?: components["schemas"]["SheetMix"];
             mustNot: string[];
+            /** @description so that it does not come back: what only prevents */
+            next?: string[];
             number: string;
             place: string;
             plant: string;
@@ -2715,7 +2717,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAxN1hONzc2SDFZTVg5R0VX"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBERVJHOEtaMjZXVjkxUDI0"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2942,7 +2944,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2955,7 +2957,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2965,10 +2967,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2980,7 +2982,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2989,11 +2991,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3543,10 +3545,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3559,7 +3561,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3587,11 +3589,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3839,10 +3841,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3855,7 +3857,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3883,11 +3885,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4464,10 +4466,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4480,7 +4482,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4508,11 +4510,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5030,7 +5032,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5043,7 +5045,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -5053,10 +5055,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5068,7 +5070,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5077,11 +5079,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5509,10 +5511,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5525,7 +5527,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5553,11 +5555,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5935,10 +5937,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5951,7 +5953,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5979,11 +5981,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6492,10 +6494,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6508,7 +6510,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6536,11 +6538,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6982,10 +6984,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6998,7 +7000,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7026,11 +7028,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7182,10 +7184,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7198,7 +7200,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7226,11 +7228,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7481,7 +7483,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167874,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7494,7 +7496,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7504,10 +7506,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.7133993723982461
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7519,7 +7521,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7528,11 +7530,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676907
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7673,10 +7675,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7689,7 +7691,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7717,11 +7719,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [

@@ -4,10 +4,26 @@ import { StatusMark, shortDay } from '../ui/bits';
 const worths: Record<string, string> = { good: 'much', fair: 'a fair amount', some: 'a little' };
 
 /** One line of the ladder: may it be chosen, what it does, and why it is or is not the rung to stand on. */
-export function OfferRow({ o, on, at, onFlip }: { o: S['Offer']; on: boolean; at: boolean; onFlip: () => void }) {
+export function OfferRow({
+  o,
+  on,
+  at,
+  open,
+  onFlip,
+  onAt,
+}: {
+  o: S['Offer'];
+  on: boolean;
+  at: boolean;
+  /** All that is to be said of it is shown; folded, it is one line. */
+  open: boolean;
+  onFlip: () => void;
+  onAt: () => void;
+}) {
   return (
     <div
       className={on ? 'offer on' : 'offer'}
+      data-open={open}
       data-remedy={o.remedy}
       data-status={o.status}
       data-at={at}
@@ -22,17 +38,24 @@ export function OfferRow({ o, on, at, onFlip }: { o: S['Offer']; on: boolean; at
         style={{ width: 20, height: 20, marginTop: 2, accentColor: 'var(--aub2)' }}
       />
       <span>
-        <b>{o.name}</b>
-        {o.worth && <small> · does {worths[o.worth]}</small>}
-        {o.when && <small> · {o.when}</small>}
-        {o.how && <small> · {o.how}</small>}
-        {o.reasons.length > 0 ? (
-          <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
-        ) : (
-          <small style={{ display: 'block' }}>{o.ladder}</small>
+        <button type="button" className="plain" aria-expanded={open} onClick={onAt} style={{ textAlign: 'left' }}>
+          <b>{o.name}</b>
+          {o.worth && <small> · does {worths[o.worth]}</small>}
+        </button>
+        {!open && !o.open && <small style={{ display: 'block' }}>{o.reasons[0]?.text}</small>}
+        {open && (
+          <>
+            {o.when && <small> · {o.when}</small>}
+            {o.how && <small> · {o.how}</small>}
+            {o.reasons.length > 0 ? (
+              <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
+            ) : (
+              <small style={{ display: 'block' }}>{o.ladder}</small>
+            )}
+            {o.reasons.length > 0 && o.open && <small style={{ display: 'block' }}>{o.ladder}</small>}
+            {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
+          </>
         )}
-        {o.reasons.length > 0 && o.open && <small style={{ display: 'block' }}>{o.ladder}</small>}
-        {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
       </span>
       <StatusMark status={o.status}>
         {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : (o.not ?? o.status)}

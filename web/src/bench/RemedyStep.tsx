@@ -35,7 +35,11 @@ export function RemedyStep({ view }: { view: View }) {
     if (data && !chosen) setChosen(data.pick);
   }, [data, chosen]);
   const barred = new Set((data?.mustNot ?? []).map((m) => m.remedy));
-  const offers = (data?.offers ?? []).filter((o) => o.meant || all || barred.has(o.remedy));
+  const shown = (data?.offers ?? [])
+    .filter((o) => o.meant || all || barred.has(o.remedy))
+    .sort((a, b) => a.rung - b.rung);
+  // What only prevents stands apart, below the ladder.
+  const offers = [...shown.filter((o) => !o.prevents || !o.meant), ...shown.filter((o) => o.prevents && o.meant)];
   const pick = chosen ?? [];
   const flip = (o?: S['Offer']) => {
     if (!o?.open) return;
@@ -70,6 +74,8 @@ export function RemedyStep({ view }: { view: View }) {
         <Link to={`/bench/${view.id}/verdict`}>Settle the verdict</Link>, or send the sample on.
       </p>
     );
+  // Open are what is chosen, the line one is on, and the next best; the rest is one line each.
+  const next = offers.find((o) => o.open && !o.prevents && !pick.includes(o.remedy) && o.worth && o.worth !== 'some');
   let last = -1;
   return (
     <div className="two">
@@ -80,19 +86,22 @@ export function RemedyStep({ view }: { view: View }) {
         </div>
         <Trouble of={error} />
         {offers.map((o, i) => {
-          const head = o.rung !== last;
-          last = o.rung;
+          const apart = !!o.prevents && o.meant;
+          const head = apart ? last !== 99 : o.rung !== last;
+          last = apart ? 99 : o.rung;
           return (
             <div key={o.remedy}>
               {head && (
                 <div className="lab" style={{ margin: '6px 14px 2px', fontWeight: 650 }}>
-                  {o.rung} · {kb?.rungs[o.rung]}
+                  {apart ? 'So that it does not come back' : `${o.rung} · ${kb?.rungs[o.rung]}`}
                 </div>
               )}
               <OfferRow
                 o={o}
                 on={pick.includes(o.remedy)}
                 at={i === at}
+                open={i === at || pick.includes(o.remedy) || o === next}
+                onAt={() => setAt(i)}
                 onFlip={() => {
                   setAt(i);
                   flip(o);
@@ -113,7 +122,7 @@ export function RemedyStep({ view }: { view: View }) {
         </button>
       </div>
       <div className="stack">
-        <div className="sheet pad stack">
+        <div className="sheet pad stack chosen">
           <h2>Chosen</h2>
           {pick.length === 0 && <p className="quiet">Nothing yet. Space chooses the line you are on.</p>}
           <ul className="tight">

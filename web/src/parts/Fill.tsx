@@ -11,8 +11,16 @@ const tones: Record<string, string> = {
 };
 const H = 96;
 
-/** One small sprayer for each step: what is in it so far, and what goes in now, lit on top. */
-export function Fill({ tank }: { tank: S['Tank'] }) {
+const sprayer = 'M22 20 H56 V26 C56 30 66 32 66 40 V128 a5 5 0 0 1 -5 5 H17 a5 5 0 0 1 -5 -5 V40 C12 32 22 30 22 26 Z';
+const outlines: Record<string, string> = {
+  sprayer,
+  jar: 'M16 22 H62 V30 H16 Z M18 30 C14 33 12 35 12 40 V128 a5 5 0 0 0 5 5 H61 a5 5 0 0 0 5 -5 V40 C66 35 64 33 60 30',
+  'watering can':
+    'M12 32 H66 V128 a5 5 0 0 1 -5 5 H17 a5 5 0 0 1 -5 -5 Z M66 112 L76 60 M73 58 L78 62 M18 32 C18 14 60 14 60 32',
+};
+
+/** One small vessel for each step, of the kind it is mixed in: what is in it so far, and what goes in now, lit on top. */
+export function Fill({ tank, vessel }: { tank: S['Tank']; vessel?: string }) {
   return (
     <ol className="fill" data-fill={tank.steps.length}>
       {tank.steps.map((s, i) => {
@@ -43,7 +51,7 @@ export function Fill({ tank }: { tank: S['Tank'] }) {
               ))}
               <rect x="13" y={y0 - top} width="52" height={top} fill={tones[s.form] ?? tones.liquid} />
               <path
-                d="M22 20 H56 V26 C56 30 66 32 66 40 V128 a5 5 0 0 1 -5 5 H17 a5 5 0 0 1 -5 -5 V40 C12 32 22 30 22 26 Z"
+                d={outlines[vessel ?? 'sprayer'] ?? sprayer}
                 fill="none"
                 stroke="var(--ink)"
                 strokeWidth="1.6"

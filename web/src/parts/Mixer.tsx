@@ -84,6 +84,7 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
   const mixed = (kb?.remedies ?? []).filter((r) => (r.rates?.length ?? 0) > 0 && (!only || only.includes(r.id)));
   const r = mixed.find((x) => x.id === form.remedy);
   const rate = r?.rates?.find((x) => x.id === form.rate) ?? r?.rates?.[0];
+  const way = rate?.id ?? '';
   const bottle = useHouse().data?.rules.labels?.[r?.id ?? ''];
   const range = `${bottle?.low ?? rate?.low} to ${bottle?.high ?? rate?.high}`;
   return (
@@ -102,7 +103,7 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
         ))}
       </TextField>
       <Measure
-        label="The sprayer holds"
+        label={`The ${{ dab: 'jar', drench: 'watering can' }[way] ?? 'sprayer'} holds`}
         name="sprayer"
         units={volumes}
         value={{ number: form.sprayer, unit: form.sUnit, exact: form.sExact }}
@@ -289,7 +290,7 @@ export function MixAnswer({
               with <span className="num">{t.waterText}</span> of water
             </div>
           </div>
-          <Fill tank={t} />
+          <Fill tank={t} vessel={p.vessel} />
         </div>
       ))}
       {p.marks.map((m) => (

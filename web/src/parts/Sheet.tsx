@@ -106,6 +106,16 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           </p>
         </>
       )}
+      {(s.next ?? []).length > 0 && (
+        <>
+          <h2>So that it does not come back</h2>
+          <ul className="tight">
+            {s.next?.map((n) => (
+              <li key={n}>{n}</li>
+            ))}
+          </ul>
+        </>
+      )}
       {s.mustNot.length > 0 && (
         <>
           <h2>Please do not</h2>
