@@ -43,7 +43,7 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 		say("Cut out the worst first: less is left to treat.")
 	}
 	if has(knowledge.HoseOff) && len(sprays) > 0 {
-		if slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return partOfDay(b, c, r, s) == "morning" }) {
+		if slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return PartOfDay(b, c, r, s) == "morning" }) {
 			say("Hose off the day before and let it dry, then %s on what is left.", names(sprays))
 		} else {
 			say("Hose off in the morning, let it dry, then %s in the evening on what is left.", names(sprays))

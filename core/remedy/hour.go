@@ -15,7 +15,7 @@ func HourOf(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situat
 	if r.Hour == "" {
 		return ""
 	}
-	hour := partOfDay(b, k, r, s)
+	hour := PartOfDay(b, k, r, s)
 	leaves := r.Reach != "soil" && r.Kind == "product"
 	switch {
 	case s.Place == "indoors" && leaves:
@@ -36,8 +36,8 @@ func HourOf(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situat
 	return "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries."
 }
 
-// partOfDay is morning or evening, of what has an hour.
-func partOfDay(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situation) string {
+// PartOfDay is morning or evening, of what has an hour.
+func PartOfDay(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situation) string {
 	if r.Hour != "free" {
 		return r.Hour
 	}

@@ -107,6 +107,7 @@ type Days struct {
 	Gap   int      `json:"gapDays"`
 	On    []string `json:"on"`
 	Notes []string `json:"notes"`
+	Test  string   `json:"test,omitempty" doc:"day of the patch test, YYYY-MM-DD; empty when none is due"`
 	By    string   `json:"by"`
 }
 

@@ -21,6 +21,13 @@ type SheetMix struct {
 	Buy     []string `json:"buy"`
 }
 
+// SheetDay is one line of the table of days.
+type SheetDay struct {
+	Day  string `json:"day"`
+	What string `json:"what"`
+	Much string `json:"much,omitempty"`
+}
+
 // Sheet is the one page a grower takes home, in plain words. It carries no
 // personal data but what the grower gave.
 type Sheet struct {
@@ -42,6 +49,8 @@ type Sheet struct {
 	Mix      *SheetMix   `json:"mix,omitempty"`
 	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
 	Days     []string    `json:"days"`
+	Table    []SheetDay  `json:"table,omitempty" doc:"day by day what is done and how much of it"`
+	NotUntil string      `json:"notUntil,omitempty" doc:"before which day nothing of it is picked"`
 	Hour     string      `json:"hour,omitempty"`
 	MustNot  []string    `json:"mustNot"`
 	Recovers string      `json:"recovers,omitempty"`

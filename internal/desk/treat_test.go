@@ -5,6 +5,7 @@ import (
 	"slices"
 	"strings"
 	"testing"
+	"time"
 
 	"botanik/core/civil"
 	"botanik/core/differential"
@@ -119,7 +120,7 @@ func TestTheRhythmChosenIsKeptInsideTheLabel(t *testing.T) {
 		d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{})
 		require.NoError(t, err, school)
 		assert.Equal(t, want, gaps(d.On), "%s: soap's label asks for four days", school)
-		assert.Contains(t, d.Notes[0], herbarium.Embedded().School("rhythm").Option(school).Name)
+		assert.Contains(t, strings.Join(d.Notes, " "), herbarium.Embedded().School("rhythm").Option(school).Name)
 	}
 }
 
@@ -159,12 +160,12 @@ func TestNoTreatmentFallsInsideTheWaitBeforePicking(t *testing.T) {
 	in.Edible, in.DaysToHarvest = true, &pick
 	b.known(in, "two-spotted-mite")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
-	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 3, Gap: 7})
+	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Start: "2026-07-11", Count: 3, Gap: 7})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"2026-07-11", "2026-07-20", "2026-07-27"}, d.On, "the eighteenth is two days before picking")
 	assert.Contains(t, strings.Join(d.Notes, " "), "pick on 20 July first")
 	b.now = b.now.AddDate(0, 0, 1)
-	d, err = b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2, Gap: 7})
+	d, err = b.PlanDays(ctx, b.v.ID, desk.DaysInput{Start: "2026-07-12", Count: 2, Gap: 7})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"2026-07-12", "2026-07-20"}, d.On, "picking is counted from the day it was brought in")
 }
@@ -178,7 +179,7 @@ func TestWhatWasKeptHasToHoldAtTheHandOver(t *testing.T) {
 	b.known(in, "two-spotted-mite")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
 	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}))
-	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, Gap: 7}))
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Start: b.now.Format("2006-01-02"), Count: 2, Gap: 7}))
 	label := func(l remedy.Label) { b.house(func(h *remedy.House) { h.Labels["soap"] = l }) }
 	refused := func(field, word string) {
 		t.Helper()
@@ -326,4 +327,43 @@ func TestNothingRefusedReachesAHandOver(t *testing.T) {
 		}
 		require.Len(rt, s.Always, len(remedy.Always))
 	})
+}
+
+// A first day that nobody set leaves the patch test its two days, once, and does not lie
+// in an hour that has gone by; the page says both, with the wait before picking.
+func TestTheFirstDayWaitsForThePatchTestAndTheHour(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	pick := 30
+	in := bean
+	in.DaysToHarvest = &pick
+	b.house(func(h *remedy.House) { h.Labels["soap"] = remedy.Label{WaitDays: 3} })
+	b.known(in, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	today := b.now.Format("2006-01-02")
+	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2})
+	require.NoError(t, err)
+	assert.Equal(t, today, d.Test)
+	assert.Equal(t, b.now.AddDate(0, 0, 2).Format("2006-01-02"), d.Start)
+	asked, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Start: today, Count: 2})
+	require.NoError(t, err)
+	assert.Empty(t, asked.Test, "who sets the day has tested, or answers for it")
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L"}))
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+	s := b.v.Page.Sheet
+	require.Len(t, s.Table, 3)
+	assert.Contains(t, s.Table[0].What, "Patch test")
+	assert.Contains(t, s.Table[1].Much, "1 L of finished mix")
+	assert.NotEmpty(t, s.NotUntil, "the wait before picking is on the page")
+	assert.Contains(t, strings.Join(s.Steps[0].Cautions, " "), "Wait 3 days before picking")
+
+	tried := bean
+	tried.Treated = []casefile.Treated{{What: "soap", Remedy: "soap", On: b.now.AddDate(0, 0, -20).Format("2006-01-02")}}
+	b.known(tried, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	b.now = time.Date(2026, 7, 11, 22, 0, 0, 0, time.UTC)
+	late, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2})
+	require.NoError(t, err)
+	assert.Equal(t, "2026-07-12", late.Start, "the plant knows soap, but the evening is over")
 }

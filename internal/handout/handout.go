@@ -3,7 +3,6 @@ package handout
 import (
 	"cmp"
 	"fmt"
-	"slices"
 	"strings"
 
 	"botanik/core/civil"
@@ -112,54 +111,26 @@ func (w *writer) signs(k *knowledge.Cause) {
 
 func (w *writer) treatment(k *knowledge.Cause) {
 	if t := w.r.Treatment; t != nil {
+		a, err := remedy.Advise(w.b, k.ID, w.sit)
+		if err != nil {
+			a = remedy.Advice{}
+		}
 		onDays := remedy.Repeated(w.b, t.Remedies) // its hour and rhythm stand with the days
 		for _, id := range t.Remedies {
 			step := w.stepFor(k, id)
 			if r := w.b.Remedy(id); r != nil && (w.r.Days == nil || r != onDays) {
 				step.Hour, step.Again = remedy.HourOf(w.b, k, r, w.sit), remedy.RhythmOf(r, w.m.Rules)
 			}
+			step.Cautions = append(w.gates(a, id), step.Cautions...)
 			w.out.Steps = append(w.out.Steps, step)
 		}
 		w.out.Together = remedy.Combine(w.b, k, w.sit, t.Remedies)
-		w.out.Next = w.next(k, t.Remedies)
+		w.out.Next = w.next(k, a, t.Remedies)
 		if t.Note != "" {
 			w.out.Steps = append(w.out.Steps, casefile.SheetStep{Name: "From your advisor", How: []string{t.Note}, Cautions: []string{}, Wear: []string{}})
 		}
 	}
-	if d := w.r.Days; d != nil {
-		for _, on := range d.On {
-			w.out.Days = append(w.out.Days, w.spoken(on))
-		}
-		if t := w.r.Treatment; t != nil {
-			if r := remedy.Repeated(w.b, t.Remedies); r != nil {
-				w.out.Hour = remedy.HourOf(w.b, k, r, w.sit)
-			}
-		}
-	}
-}
-
-// mostNext keeps the page to one sheet.
-const mostNext = 3
-
-// next is what keeps it from coming back, of what the ladder does not forbid here.
-func (w *writer) next(k *knowledge.Cause, chosen []string) []string {
-	a, err := remedy.Advise(w.b, k.ID, w.sit)
-	if err != nil {
-		return nil
-	}
-	var out []string
-	for _, o := range a.Offers {
-		if !o.Meant || !o.Prevents || o.Status == remedy.No || slices.Contains(chosen, o.Remedy) || len(out) == mostNext {
-			continue
-		}
-		step := w.stepFor(k, o.Remedy)
-		line := step.Name + "."
-		if step.When != "" {
-			line += " " + step.When
-		}
-		out = append(out, strings.TrimSpace(line+" "+step.How[0]))
-	}
-	return out
+	w.days(k)
 }
 
 func (w *writer) amounts() {

@@ -1228,6 +1228,8 @@ export interface components {
             notes: string[];
             on: string[];
             start: string;
+            /** @description day of the patch test, YYYY-MM-DD; empty when none is due */
+            test?: string;
         };
         DaysInput: {
             /**
@@ -2115,6 +2117,8 @@ export interface components {
             mustNot: string[];
             /** @description so that it does not come back: what only prevents */
             next?: string[];
+            /** @description before which day nothing of it is picked */
+            notUntil?: string;
             number: string;
             place: string;
             plant: string;
@@ -2122,11 +2126,18 @@ export interface components {
             refer?: string;
             steps: components["schemas"]["SheetStep"][];
             sure: string;
+            /** @description day by day what is done and how much of it */
+            table?: components["schemas"]["SheetDay"][];
             title: string;
             together: string[];
             token?: string;
             what: string;
             why: string[];
+        };
+        SheetDay: {
+            day: string;
+            much?: string;
+            what: string;
         };
         SheetMix: {
             buy: string[];
@@ -2717,7 +2728,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBERVJHOEtaMjZXVjkxUDI0"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBYQ0RTOUo2Nk45QkVXSzFZ"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2944,7 +2955,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2957,7 +2968,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2967,10 +2978,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2982,7 +2993,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -2991,11 +3002,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3414,7 +3425,7 @@ export interface operations {
                      *       ],
                      *       "given": [
                      *         {
-                     *           "on": "2026-07-11",
+                     *           "on": "2026-07-13",
                      *           "remedy": "soap",
                      *           "what": "Insecticidal soap"
                      *         }
@@ -3447,10 +3458,10 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
-                     *           "askOn": "Saturday 25 July",
+                     *           "askOn": "Monday 27 July",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
-                     *             "Saturday 11 July"
+                     *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -3498,6 +3509,12 @@ export interface operations {
                      *             }
                      *           ],
                      *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
                      *           "title": "Two-spotted spider mite",
                      *           "together": [
                      *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -3545,10 +3562,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3561,7 +3578,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3589,11 +3606,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3688,12 +3705,13 @@ export interface operations {
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
-                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *           "Patch test three leaves on 11 July: the first treatment is on 13 July, if they are unmarked."
                      *         ],
                      *         "on": [
-                     *           "2026-07-11"
+                     *           "2026-07-13"
                      *         ],
-                     *         "start": "2026-07-11"
+                     *         "start": "2026-07-13",
+                     *         "test": "2026-07-11"
                      *       },
                      *       "doses": [],
                      *       "followUps": [],
@@ -3718,7 +3736,7 @@ export interface operations {
                      *           "state": "yes"
                      *         }
                      *       ],
-                     *       "mayUndo": "to be done twice, 7 days apart, from Saturday 11 July",
+                     *       "mayUndo": "to be done twice, 7 days apart, from Monday 13 July",
                      *       "mix": {
                      *         "by": "Odile",
                      *         "plan": {
@@ -4204,12 +4222,13 @@ export interface operations {
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
-                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *           "Patch test three leaves on 11 July: the first treatment is on 13 July, if they are unmarked."
                      *         ],
                      *         "on": [
-                     *           "2026-07-11"
+                     *           "2026-07-13"
                      *         ],
-                     *         "start": "2026-07-11"
+                     *         "start": "2026-07-13",
+                     *         "test": "2026-07-11"
                      *       },
                      *       "doses": [],
                      *       "followUps": [
@@ -4243,13 +4262,13 @@ export interface operations {
                      *       ],
                      *       "given": [
                      *         {
-                     *           "on": "2026-07-11",
+                     *           "on": "2026-07-13",
                      *           "remedy": "soap",
                      *           "what": "Insecticidal soap"
                      *         }
                      *       ],
                      *       "handover": {
-                     *         "askOn": "2026-07-25",
+                     *         "askOn": "2026-07-27",
                      *         "at": "2026-07-11T13:00:00Z",
                      *         "by": "Odile",
                      *         "token": "k3Jt0Vq-example-of-a-token"
@@ -4368,10 +4387,10 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
-                     *           "askOn": "Saturday 25 July",
+                     *           "askOn": "Monday 27 July",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
-                     *             "Saturday 11 July"
+                     *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -4419,6 +4438,12 @@ export interface operations {
                      *             }
                      *           ],
                      *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
                      *           "title": "Two-spotted spider mite",
                      *           "together": [
                      *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -4613,31 +4638,32 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
-                     *       "askOn": "2026-07-25",
+                     *       "askOn": "2026-07-27",
                      *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
-                     *           "The rhythm chosen here: weekly, kept inside the label."
+                     *           "Patch test three leaves on 11 July: the first treatment is on 13 July, if they are unmarked."
                      *         ],
                      *         "on": [
-                     *           "2026-07-11"
+                     *           "2026-07-13"
                      *         ],
-                     *         "start": "2026-07-11"
+                     *         "start": "2026-07-13",
+                     *         "test": "2026-07-11"
                      *       },
                      *       "doses": [],
                      *       "followUps": [],
                      *       "given": [
                      *         {
-                     *           "on": "2026-07-11",
+                     *           "on": "2026-07-13",
                      *           "remedy": "soap",
                      *           "what": "Insecticidal soap"
                      *         }
                      *       ],
                      *       "handover": {
-                     *         "askOn": "2026-07-25",
+                     *         "askOn": "2026-07-27",
                      *         "at": "2026-07-11T13:00:00Z",
                      *         "by": "Odile",
                      *         "token": "k3Jt0Vq-example-of-a-token"
@@ -4756,10 +4782,10 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
-                     *           "askOn": "Saturday 25 July",
+                     *           "askOn": "Monday 27 July",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
-                     *             "Saturday 11 July"
+                     *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -4807,6 +4833,12 @@ export interface operations {
                      *             }
                      *           ],
                      *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
                      *           "title": "Two-spotted spider mite",
                      *           "together": [
                      *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -4854,10 +4886,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -4870,7 +4902,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4898,11 +4930,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5032,7 +5064,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5045,7 +5077,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -5055,10 +5087,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5070,7 +5102,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5079,11 +5111,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5511,10 +5543,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5527,7 +5559,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5555,11 +5587,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5723,10 +5755,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5739,7 +5771,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5767,11 +5799,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6062,12 +6094,13 @@ export interface operations {
                      *       "by": "",
                      *       "gapDays": 7,
                      *       "notes": [
-                     *         "The rhythm chosen here: weekly, kept inside the label."
+                     *         "Patch test three leaves on 11 July: the first treatment is on 13 July, if they are unmarked."
                      *       ],
                      *       "on": [
-                     *         "2026-07-11"
+                     *         "2026-07-13"
                      *       ],
-                     *       "start": "2026-07-11"
+                     *       "start": "2026-07-13",
+                     *       "test": "2026-07-11"
                      *     }
                      */
                     "application/json": components["schemas"]["Days"];
@@ -6363,7 +6396,7 @@ export interface operations {
                      *       ],
                      *       "given": [
                      *         {
-                     *           "on": "2026-07-11",
+                     *           "on": "2026-07-13",
                      *           "remedy": "soap",
                      *           "what": "Insecticidal soap"
                      *         }
@@ -6396,10 +6429,10 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
-                     *           "askOn": "Saturday 25 July",
+                     *           "askOn": "Monday 27 July",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
-                     *             "Saturday 11 July"
+                     *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -6447,6 +6480,12 @@ export interface operations {
                      *             }
                      *           ],
                      *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
                      *           "title": "Two-spotted spider mite",
                      *           "together": [
                      *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -6684,10 +6723,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6700,7 +6739,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6728,11 +6767,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6853,7 +6892,7 @@ export interface operations {
                      *       ],
                      *       "given": [
                      *         {
-                     *           "on": "2026-07-11",
+                     *           "on": "2026-07-13",
                      *           "remedy": "soap",
                      *           "what": "Insecticidal soap"
                      *         }
@@ -6886,10 +6925,10 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
-                     *           "askOn": "Saturday 25 July",
+                     *           "askOn": "Monday 27 July",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
-                     *             "Saturday 11 July"
+                     *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -6937,6 +6976,12 @@ export interface operations {
                      *             }
                      *           ],
                      *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
                      *           "title": "Two-spotted spider mite",
                      *           "together": [
                      *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -7315,7 +7360,7 @@ export interface operations {
                      *       "amounts": [],
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
-                     *         "Saturday 11 July"
+                     *         "Monday 13 July"
                      *       ],
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -7363,6 +7408,12 @@ export interface operations {
                      *         }
                      *       ],
                      *       "sure": "This is most likely; we were not able to be quite sure.",
+                     *       "table": [
+                     *         {
+                     *           "day": "Saturday 11 July",
+                     *           "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *         }
+                     *       ],
                      *       "title": "Two-spotted spider mite",
                      *       "together": [
                      *         "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
@@ -8513,10 +8564,10 @@ export interface operations {
                      *         "The product label and local law come first; where they differ from this advice, they win."
                      *       ],
                      *       "amounts": [],
-                     *       "askOn": "Saturday 25 July",
+                     *       "askOn": "Monday 27 July",
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
-                     *         "Saturday 11 July"
+                     *         "Monday 13 July"
                      *       ],
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
@@ -8564,6 +8615,12 @@ export interface operations {
                      *         }
                      *       ],
                      *       "sure": "This is most likely; we were not able to be quite sure.",
+                     *       "table": [
+                     *         {
+                     *           "day": "Saturday 11 July",
+                     *           "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *         }
+                     *       ],
                      *       "title": "Two-spotted spider mite",
                      *       "together": [
                      *         "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."

@@ -18,7 +18,7 @@ export function DaysStep({ view }: { view: View }) {
   const go = useNavigate();
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
-  const [start, setStart] = useState(session.data?.now ?? '');
+  const [start, setStart] = useState(''); // the desk's first day until somebody sets one
   const [count, setCount] = useState(String(view.days?.on.length ?? 3));
   const { data: kb } = useVocabulary();
   const question = kb?.schools.find((x) => x.id === 'rhythm');
@@ -95,7 +95,7 @@ export function DaysStep({ view }: { view: View }) {
         <TextField
           label="First day"
           type="date"
-          value={start}
+          value={start || plan.data?.start || session.data?.now || ''}
           onChange={(e) => setStart(e.target.value)}
           name="start"
         />

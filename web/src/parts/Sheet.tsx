@@ -101,9 +101,32 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
       {s.days.length > 0 && (
         <>
           <h2>When</h2>
-          <p>
-            <b>{s.days.join(' · ')}.</b> {s.hour}
-          </p>
+          {s.table ? (
+            <table className="lines days-table">
+              <tbody>
+                {s.table.map((d) => (
+                  <tr key={d.day + d.what}>
+                    <td className="tick" aria-hidden="true" />
+                    <td>
+                      <b>{d.day}</b>
+                    </td>
+                    <td>
+                      {d.what}
+                      {d.much && <small style={{ display: 'block' }}>{d.much}</small>}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          ) : (
+            <b>{s.days.join(' · ')}. </b>
+          )}
+          <p>{s.hour}</p>
+          {s.notUntil && (
+            <p>
+              <b>Do not pick or eat any of it before {s.notUntil}.</b>
+            </p>
+          )}
         </>
       )}
       {(s.next ?? []).length > 0 && (
