@@ -44,4 +44,6 @@ export const useCase = (id: string) =>
     queryKey: ['case', id],
     queryFn: () => take<View>(api.GET('/api/v1/cases/{id}', { params: { path: { id } } })),
     enabled: id !== '',
+    // Two people wait for each other while a verdict waits for its advisor.
+    refetchInterval: (q) => (q.state.data?.verdict?.needsReview ? 5_000 : false),
   });

@@ -5,6 +5,7 @@ import { useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
+import { Mark } from '../plates/Mark';
 import { Chips, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
@@ -12,6 +13,21 @@ import { ChangeTrouble } from './ChangeTrouble';
 import { readCounts } from './counts';
 
 const also = ['helpers', 'drought', 'badYear', 'dormant', 'calciumLow'] as const;
+
+/** How heavy it is, by what anybody sees. */
+const heavies = [
+  { id: 'light', name: 'light: a few, one has to look for them' },
+  { id: 'moderate', name: 'moderate: on many leaves, the plant grows on' },
+  { id: 'heavy', name: 'heavy: leaves yellow, curl or fall, growth stops' },
+];
+const stageNames: Record<string, string> = {
+  egg: 'eggs',
+  crawler: 'crawlers',
+  young: 'young',
+  grub: 'grubs',
+  resting: 'pupa or cocoon',
+  adult: 'grown ones',
+};
 
 /** Count, hold it against what is borne, and decide: act, wait, or pull. */
 export function Act({ view }: { view: View }) {
@@ -56,9 +72,10 @@ export function Act({ view }: { view: View }) {
       },
     });
   useKeys([
-    { key: 'a', does: 'act', run: () => keep('act') },
-    { key: 'w', does: 'wait and watch', run: () => keep('wait') },
-    { key: 'p', does: 'pull it', hidden: true, run: () => keep('pull') },
+    // A letter is no count: these act in the field of counts as well.
+    { key: 'a', does: 'act', run: () => keep('act'), inFields: true },
+    { key: 'w', does: 'wait and watch', run: () => keep('wait'), inFields: true },
+    { key: 'p', does: 'remove the plant', hidden: true, run: () => keep('pull'), inFields: true },
   ]);
   if (!view.verdict) return <p>Say what it is first; then there is something to count.</p>;
   const wording: Record<string, string> = {
@@ -70,9 +87,53 @@ export function Act({ view }: { view: View }) {
   return (
     <div className="two">
       <div className="sheet pad stack">
+        {cause && (
+          <div className="row" style={{ justifyContent: 'flex-start', alignItems: 'center', gap: 12 }}>
+            <Mark drawing={cause.drawing} size={96} />
+            <span>
+              <b>{cause.name}</b>
+              <small style={{ display: 'block' }}>{cause.scientific}</small>
+            </span>
+          </div>
+        )}
+        <Chips label="How heavy" options={heavies} value={[pressure]} onChange={(v) => set({ press: v[0] ?? '' })} />
+        {cause && cause.stages.length > 0 && (
+          <Chips
+            label="Stages seen (decides what can reach them)"
+            options={cause.stages.map((id) => ({ id, name: stageNames[id] ?? id }))}
+            value={seen.stages}
+            onChange={(stages) => set({ stages })}
+            many
+          />
+        )}
+        <Chips
+          label="Also"
+          options={[
+            { id: 'helpers', name: 'helpers are at work' },
+            { id: 'drought', name: 'the plant is thirsty' },
+            { id: 'badYear', name: 'last year was bad' },
+            { id: 'dormant', name: 'without leaves' },
+            { id: 'calciumLow', name: 'soil test: little calcium' },
+          ]}
+          value={also.filter((k) => seen[k])}
+          onChange={(v) => {
+            const on = (k: (typeof also)[number]) => v.includes(k);
+            set({
+              helpers: on('helpers'),
+              drought: on('drought'),
+              badYear: on('badYear'),
+              calciumLow: on('calciumLow'),
+              // Said only when the advisor touched it; otherwise plant and month decide.
+              ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
+            });
+          }}
+          many
+        />
+      </div>
+      <div className="sheet pad stack">
         <h2>Is it worth acting on?</h2>
         <p>
-          <span className="quiet">Borne without harm: </span>
+          <span className="quiet">Can be left alone up to: </span>
           {weighed.data?.borne ?? cause?.tolerable}
           <small> ({weighed.data?.threshold.source ?? 'judgement'})</small>
         </p>
@@ -112,52 +173,20 @@ export function Act({ view }: { view: View }) {
             Wait and watch&nbsp;<kbd>w</kbd>
           </Button>
           <Button variant="outlined" color="error" onClick={() => keep('pull')}>
-            Pull it&nbsp;<kbd>p</kbd>
+            Remove the plant&nbsp;<kbd>p</kbd>
           </Button>
         </div>
+        {a && (
+          <p data-decided>
+            <b>Decided: {wording[a.choice] ?? 'Remove the plant'}</b>
+            <span className="quiet">
+              , at {a.pressure} pressure, by {a.by}.
+            </span>
+          </p>
+        )}
         <small>
           A little damage on a strong plant is nothing to treat. An annual past its prime is pulled and replanted.
         </small>
-      </div>
-      <div className="sheet pad stack">
-        <Chips
-          label="How heavy"
-          options={['light', 'moderate', 'heavy'].map((id) => ({ id, name: id }))}
-          value={[pressure]}
-          onChange={(v) => set({ press: v[0] ?? '' })}
-        />
-        {cause && cause.stages.length > 0 && (
-          <Chips
-            label="Stages seen (decides what can reach them)"
-            options={cause.stages.map((id) => ({ id, name: id }))}
-            value={seen.stages}
-            onChange={(stages) => set({ stages })}
-            many
-          />
-        )}
-        <Chips
-          label="Also"
-          options={[
-            { id: 'helpers', name: 'helpers are at work' },
-            { id: 'drought', name: 'the plant is thirsty' },
-            { id: 'badYear', name: 'last year was bad' },
-            { id: 'dormant', name: 'without leaves' },
-            { id: 'calciumLow', name: 'soil test: little calcium' },
-          ]}
-          value={also.filter((k) => seen[k])}
-          onChange={(v) => {
-            const on = (k: (typeof also)[number]) => v.includes(k);
-            set({
-              helpers: on('helpers'),
-              drought: on('drought'),
-              badYear: on('badYear'),
-              calciumLow: on('calciumLow'),
-              // Said only when the advisor touched it; otherwise plant and month decide.
-              ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
-            });
-          }}
-          many
-        />
       </div>
     </div>
   );
@@ -172,7 +201,7 @@ function Strip({ counts, borne }: { counts: number[]; borne: number }) {
     <svg
       viewBox="0 0 480 92"
       role="img"
-      aria-label={`Counts ${counts.join(', ')}${borne ? `; ${borne} can be borne` : ''}`}
+      aria-label={`Counts ${counts.join(', ')}${borne ? `; ${borne} can be left alone` : ''}`}
       style={{ width: '100%', maxWidth: 520 }}
     >
       {counts.map((c, i) => (
@@ -201,7 +230,7 @@ function Strip({ counts, borne }: { counts: number[]; borne: number }) {
         <>
           <path d={`M2 ${y(borne)} H478`} stroke="var(--pond)" strokeWidth="1.6" strokeDasharray="6 4" />
           <text x="476" y={y(borne) - 4} fontSize="12.5" textAnchor="end" fill="var(--pond)">
-            borne: {borne}
+            left alone up to {borne}
           </text>
         </>
       )}

@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type Tag, take, type View } from '../api/client';
@@ -119,6 +119,17 @@ function One({ id, step }: { id: string; step?: string }) {
   useEffect(() => {
     if (view && !step) go(`/bench/${id}/${now}`, { replace: true });
   }, [view, step, now, id, go]);
+  // A step has its own title, and says itself to who cannot see it.
+  const head = useRef<HTMLHeadingElement>(null);
+  const title = view && `${view.number} ${view.intake.plant}: ${view.steps.find((s) => s.id === now)?.name}`;
+  useEffect(() => {
+    if (!title) return;
+    document.title = `${title} · Botanik`;
+    if (document.activeElement === document.body) head.current?.focus({ preventScroll: true });
+    return () => {
+      document.title = 'Botanik';
+    };
+  }, [title]);
   const undo = () =>
     change.mutate(calls.post('/api/v1/cases/{id}/undo', {}), {
       onSuccess: () => say({ text: `Took back: ${view?.mayUndo}` }),
@@ -165,6 +176,9 @@ function One({ id, step }: { id: string; step?: string }) {
   return (
     <>
       <main id="room">
+        <h1 className="vh" tabIndex={-1} ref={head}>
+          {view.number} {i.plant}: {view.steps.find((s) => s.id === now)?.name}
+        </h1>
         <div className="benchhead">
           <LyingTag
             tag={{
@@ -181,7 +195,20 @@ function One({ id, step }: { id: string; step?: string }) {
               <b>{i.grower}</b> <span className="quiet">brought it {moment(view.createdAt)}</span>
             </div>
             <small>{facts.join(' · ')}</small>
+            <p className="told">“{i.story}”</p>
           </div>
+          {view.mayUndo && (
+            <Button
+              className="noprint"
+              size="small"
+              variant="outlined"
+              onClick={undo}
+              title={view.mayUndo}
+              data-do="undo"
+            >
+              Undo&nbsp;<kbd>u</kbd>
+            </Button>
+          )}
           {view.stage === 'closed' && <b className="quiet">closed: {view.closing?.outcome}</b>}
         </div>
         <nav className="steps" aria-label="Steps">

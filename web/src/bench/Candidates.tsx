@@ -25,9 +25,14 @@ export function Candidates({ view, onGo, look }: Props) {
   return (
     <>
       <div className="row pad" style={{ paddingBottom: 0 }}>
-        <h3>The tilt</h3>
-        <small data-verdict={r.verdict}>
-          {none ? 'nothing weighed yet' : `${verdictWords[r.verdict]} · ${Math.abs(r.tiltTotal).toFixed(0)} decibans`}
+        <h3>What it points to</h3>
+        <small
+          data-verdict={r.verdict}
+          aria-live="polite"
+          title={none ? undefined : `${Math.abs(r.tiltTotal).toFixed(0)} decibans between the two on the beam`}
+        >
+          {none ? 'nothing weighed yet' : verdictWords[r.verdict]}
+          {!none && r.candidates[0] && <span className="vh">: {r.candidates[0].name} leads</span>}
         </small>
       </div>
       <Tilt reading={r} names={names} />

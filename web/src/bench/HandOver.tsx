@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
+import { useToday } from '../api/hooks';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
@@ -13,6 +14,8 @@ export function HandOver({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
   const say = useToast();
+  const go = useNavigate();
+  const today = useToday();
   const sheet = useQuery({
     queryKey: ['sheet', view.id, view.version],
     queryFn: () => take<S['Sheet']>(api.GET('/api/v1/cases/{id}/sheet', { params: { path: { id: view.id } } })),
@@ -26,9 +29,12 @@ export function HandOver({ view }: { view: View }) {
     change.mutate(post('/api/v1/cases/{id}/handover', {}), {
       onSuccess: (v) => say({ text: `Handed over. We ask on ${weekday(v.askOn ?? '')}.` }),
     });
+  const next = () => go(today.data?.waiting[0] ? `/bench/${today.data.waiting[0].id}` : '/?new=1');
   useKeys([
     ...(view.handover || shut ? [] : [{ key: 'Enter', does: 'hand it over', run: give }]),
-    { key: 'p', does: 'print', run: () => window.print() },
+    // What waits for an advisor leaves the desk on no way, paper included.
+    ...(shut ? [] : [{ key: 'p', does: 'print', run: () => window.print() }]),
+    ...(view.handover ? [{ key: 'Enter', does: 'next customer', run: next }] : []),
   ]);
   if (!view.verdict)
     return (
@@ -59,10 +65,26 @@ export function HandOver({ view }: { view: View }) {
             <p>
               <small>The grower's own page, without an account:</small>
               <br />
-              <a href={`/p/${view.handover.token}`} data-grower-page>
-                /p/{view.handover.token.slice(0, 10)}…
+              <a href={`/p/${view.handover.token}`} data-grower-page style={{ overflowWrap: 'anywhere' }}>
+                {`${window.location.host}/p/${view.handover.token}`}
               </a>
             </p>
+            <div className="wrap">
+              <Button
+                variant="outlined"
+                onClick={() =>
+                  void navigator.clipboard
+                    ?.writeText(`${window.location.origin}/p/${view.handover?.token}`)
+                    .then(() => say({ text: 'The address is copied: paste it into a message.' }))
+                }
+                data-do="copy-page"
+              >
+                Copy the address
+              </Button>
+              <Button variant="contained" className="primary" onClick={next} data-do="next-customer">
+                Next customer&nbsp;<kbd>Enter</kbd>
+              </Button>
+            </div>
           </div>
         ) : (
           <Button
@@ -82,7 +104,7 @@ export function HandOver({ view }: { view: View }) {
             <a href={`/p/${view.page.token}`}>the same address</a>.
           </div>
         )}
-        <Button variant="outlined" onClick={() => window.print()}>
+        <Button variant="outlined" disabled={shut} onClick={() => window.print()}>
           Print&nbsp;<kbd>p</kbd>
         </Button>
         <small>

@@ -1,4 +1,5 @@
 import Button from '@mui/material/Button';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { View } from '../api/client';
@@ -8,6 +9,9 @@ import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '..
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+
+/** What a strong person carries on the back, in mL; more is asked back. */
+const plausibleMl = 25_000;
 
 export function MixStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -21,7 +25,11 @@ export function MixStep({ view }: { view: View }) {
   const placed = (view.treatment?.remedies ?? []).filter(
     (id) => (kb?.remedies.find((r) => r.id === id)?.doses?.length ?? 0) > 0,
   );
-  const [last, setLast] = useDraft<MixForm>('mixing', { ...emptyMix, spoons: session.data?.desk.units ?? 'metric' });
+  // A sprayer and its spoons belong to a grower, not to this desk.
+  const [last, setLast] = useDraft<MixForm>(`mixing.${view.intake.grower.trim().toLowerCase()}`, {
+    ...emptyMix,
+    spoons: session.data?.desk.units ?? 'metric',
+  });
   const form = only.includes(last.remedy)
     ? last
     : {
@@ -33,7 +41,12 @@ export function MixStep({ view }: { view: View }) {
         stock: '',
       };
   const blend = useBlend(form);
+  // More than anybody carries on the back is more likely a slip of the unit.
+  const much = (blend.data?.plan.volumeMl ?? 0) > plausibleMl ? (blend.data?.plan.volume ?? '') : '';
+  const [meant, setMeant] = useState('');
+  const asked = !!much && meant !== much;
   const keep = () =>
+    !asked &&
     change.mutate(put('/api/v1/cases/{id}/mix', mixInput(form)), {
       onSuccess: (v) => {
         setLast(form); // the shelf remembers the last used units
@@ -62,12 +75,26 @@ export function MixStep({ view }: { view: View }) {
       <div className="sheet pad stack">
         <h2>For {view.intake.grower}'s own sprayer</h2>
         <MixFields form={form} set={setLast} only={only} />
+        {asked && (
+          <div className="notice brick" data-much>
+            <b>{much} of mix?</b> That is more than a sprayer on the back holds. Check the unit, or{' '}
+            <button
+              type="button"
+              className="plain"
+              style={{ textDecoration: 'underline' }}
+              onClick={() => setMeant(much)}
+            >
+              yes, {much} is meant
+            </button>
+            .
+          </div>
+        )}
         <ChangeTrouble id={view.id} change={change} />
         <Button
           type="submit"
           variant="contained"
           className="primary"
-          disabled={!blend.data || !!blend.error || change.isPending}
+          disabled={!blend.data || !!blend.error || change.isPending || asked}
           data-do="keep-mix"
         >
           Keep the mix&nbsp;<kbd>Enter</kbd>

@@ -11,6 +11,9 @@ import { ChangeTrouble } from './ChangeTrouble';
 import { GoodToKnow, OfferRow } from './OfferRow';
 import { Schools } from './Schools';
 
+const names = (of: S['CaseAdvice'], ids: string[]) =>
+  ids.map((id) => of.offers.find((o) => o.remedy === id)?.name ?? id).join(', ') || 'nothing today';
+
 /** The ladder, mildest first; each rung says why it is, or is not, the one to stand on. */
 export function RemedyStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -130,7 +133,10 @@ export function RemedyStep({ view }: { view: View }) {
               <li key={p}>{data?.offers.find((o) => o.remedy === p)?.name ?? p}</li>
             ))}
           </ul>
-          {data?.why.map((w) => (
+          {data && pick.length > 0 && pick.slice().sort().join() !== data.pick.slice().sort().join() && (
+            <p className="quiet">Your own choice; the ladder itself would take {names(data, data.pick)}.</p>
+          )}
+          {(pick.slice().sort().join() === data?.pick.slice().sort().join() ? data.why : []).map((w) => (
             <p key={w} className="quiet">
               {w}
             </p>

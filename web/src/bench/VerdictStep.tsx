@@ -2,12 +2,12 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { SplitTable, TwoOrThree, useSplit } from '../plates/Apart';
-import { Chips } from '../ui/bits';
+import { Chips, shortDay } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { Candidates, verdictWords } from './Candidates';
@@ -199,6 +199,7 @@ function Review({
         {v.by} says: {v.degree}, {name}
       </h2>
       {v.note && <p>“{v.note}”</p>}
+      <Prepared view={view} />
       {trainee ? (
         <p className="quiet">
           An advisor looks at it before anything goes to the grower. Meanwhile look at the look-alikes below.
@@ -226,6 +227,32 @@ function Review({
           </div>
         </>
       )}
+    </div>
+  );
+}
+
+/** All that goes to the grower with the verdict, so that nothing is released unseen. */
+function Prepared({ view }: { view: View }) {
+  const { data: kb } = useVocabulary();
+  const name = (id: string) => kb?.remedies.find((r) => r.id === id)?.name ?? id;
+  const lines = [
+    view.act && ['act', `decided to ${view.act.choice}, at ${view.act.pressure} pressure`],
+    view.treatment && ['remedy', view.treatment.remedies.map(name).join(', ')],
+    view.mix && ['mix', `${name(view.mix.remedy)}, ${view.mix.use}, ${view.mix.volume}`],
+    view.days && ['days', view.days.on.map((d) => shortDay(d)).join(', ')],
+  ].filter(Boolean) as [string, string][];
+  if (lines.length === 0) return <p className="quiet">Nothing else is prepared yet.</p>;
+  return (
+    <div data-prepared>
+      <b>With it go to the grower:</b>
+      <ul className="tight">
+        {lines.map(([step, text]) => (
+          <li key={step}>
+            <Link to={`/bench/${view.id}/${step}`}>{step}</Link>: {text}
+          </li>
+        ))}
+      </ul>
+      <Link to={`/bench/${view.id}/handover`}>See the whole page</Link>
     </div>
   );
 }

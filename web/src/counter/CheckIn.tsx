@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from 'react';
 import { api, type Problem, take, type View } from '../api/client';
 import { IntakeFields } from '../parts/IntakeFields';
 import { emptyForm, type Form, readEarlier, toIntake } from '../parts/intake';
-import { Trouble } from '../ui/bits';
+import { Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useToast } from '../ui/toast';
 
@@ -16,9 +16,10 @@ export function CheckIn({
 }: {
   focus: boolean;
   onFocused: () => void;
-  onDone: (v: View) => void;
+  onDone: (v: View, open: boolean) => void;
 }) {
   const [form, setForm, clear] = useDraft<Form>('checkin', emptyForm);
+  const [then, setThen] = useDraft<string>('checkin.then', 'open');
   const [trouble, setTrouble] = useState<Problem | null>(null);
   const [busy, setBusy] = useState(false);
   const client = useQueryClient();
@@ -49,7 +50,7 @@ export function CheckIn({
       clear();
       setTrouble(null);
       say({ text: `${v.number} is in the tray: write it on the bag.` });
-      onDone(v);
+      onDone(v, then === 'open');
       (document.activeElement as HTMLElement | null)?.blur(); // the room's keys work at once
     } catch (e) {
       const p = e as Problem;
@@ -84,6 +85,16 @@ export function CheckIn({
         <kbd>n</kbd>
       </div>
       <IntakeFields form={form} setForm={setForm} trouble={trouble} growerRef={grower} />
+      <Chips
+        label="Then"
+        options={[
+          { id: 'open', name: 'open it on the bench' },
+          { id: 'stay', name: 'stay for the next customer' },
+        ]}
+        value={[then]}
+        onChange={(x) => setThen(x[0] ?? 'open')}
+        small
+      />
       <Trouble of={trouble} />
       <Button type="submit" className="primary" variant="contained" size="large" disabled={busy} data-do="check-in">
         {lost ? 'Try again, nothing is lost' : 'Put it in the tray'}&nbsp;<kbd>Enter</kbd>

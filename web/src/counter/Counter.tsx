@@ -67,7 +67,7 @@ export function Counter() {
           <CheckIn
             focus={params.get('new') === '1'}
             onFocused={() => setParams({}, { replace: true })}
-            onDone={(v) => go(`/?in=${v.id}`)}
+            onDone={(v, open) => go(open ? `/bench/${v.id}/look` : `/?in=${v.id}`)}
           />
           <section style={{ minWidth: 0 }} aria-label="Today">
             {data?.notices.map((n) => (

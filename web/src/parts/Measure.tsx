@@ -1,8 +1,5 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
-import { Trouble } from '../ui/bits';
 
 /** An amount as it was typed or switched. `exact` stands behind a switched number until somebody types over it. */
 export type Amount = { number: string; unit: string; exact?: string };
@@ -10,7 +7,46 @@ export type Amount = { number: string; unit: string; exact?: string };
 /** What the desk reads: the exact fraction where there is one. */
 export const amountText = (a: Amount) => `${a.exact || a.number} ${a.unit}`;
 
-/** A number with its unit. Choosing another unit shows the same physical amount in it. */
+/** "500 mL" or "2 gal" typed into one field is a number and a unit; a bare gallon or pint is the one of the list. */
+export function readTyped(text: string, units: string[], unit: string): Amount {
+  const m = /^\s*(half an?|½|[\d.,/ ]+)\s*([a-zA-Z][a-zA-Z .]*)?$/.exec(text);
+  const word = (m?.[2] ?? '').trim().toLowerCase();
+  if (!m || !word) return { number: text, unit };
+  const tail = (u: string) => u.toLowerCase().replace(/^(us|imperial) /, '');
+  const aka: Record<string, string> = {
+    litre: 'l',
+    liter: 'l',
+    litres: 'l',
+    liters: 'l',
+    ml: 'ml',
+    millilitre: 'ml',
+    gallon: 'gal',
+    gallons: 'gal',
+    gals: 'gal',
+    pints: 'pint',
+    pt: 'pint',
+    quarts: 'quart',
+    qt: 'quart',
+    oz: 'fl oz',
+  };
+  const want = aka[word] ?? word;
+  const hit =
+    units.find((u) => u.toLowerCase() === want) ??
+    (tail(unit) === want ? unit : undefined) ??
+    units.find((u) => tail(u) === want);
+  return hit
+    ? {
+        number:
+          m[1]
+            ?.replace(/^half an?/, '0.5')
+            .replace('½', '0.5')
+            .trim() ?? '',
+        unit: hit,
+      }
+    : { number: text, unit };
+}
+
+/** A number with its unit. A unit chosen after a number keeps the number: one types first and chooses then. */
 export function Measure({
   label,
   name,
@@ -26,45 +62,29 @@ export function Measure({
   placeholder?: string;
   set: (a: Amount) => void;
 }) {
-  const [trouble, setTrouble] = useState<Problem | null>(null);
-  const change = async (unit: string) => {
-    if (!value.number.trim()) return set({ number: '', unit });
-    try {
-      const c = await take<S['Converted']>(
-        api.POST('/api/v1/convert', { body: { amount: amountText(value), to: unit } }),
-      );
-      setTrouble(null);
-      set({ number: c.number, unit, exact: c.exact });
-    } catch (e) {
-      setTrouble(e as Problem);
-    }
-  };
   return (
-    <>
-      <div className="measure">
-        <TextField
-          label={label}
-          name={name}
-          value={value.number}
-          placeholder={placeholder}
-          onChange={(e) => set({ number: e.target.value, unit: value.unit })}
-          slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
-        />
-        <TextField
-          select
-          label="unit"
-          value={value.unit}
-          onChange={(e) => void change(e.target.value)}
-          slotProps={{ htmlInput: { name: `${name}-unit` } }}
-        >
-          {units.map((u) => (
-            <MenuItem key={u} value={u}>
-              {u}
-            </MenuItem>
-          ))}
-        </TextField>
-      </div>
-      <Trouble of={trouble} />
-    </>
+    <div className="measure">
+      <TextField
+        label={label}
+        name={name}
+        value={value.number}
+        placeholder={placeholder}
+        onChange={(e) => set(readTyped(e.target.value, units, value.unit))}
+        slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
+      />
+      <TextField
+        select
+        label="unit"
+        value={value.unit}
+        onChange={(e) => set({ number: value.number, unit: e.target.value })}
+        slotProps={{ htmlInput: { name: `${name}-unit` } }}
+      >
+        {units.map((u) => (
+          <MenuItem key={u} value={u}>
+            {u}
+          </MenuItem>
+        ))}
+      </TextField>
+    </div>
   );
 }

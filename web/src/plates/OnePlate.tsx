@@ -139,7 +139,7 @@ export function OnePlate({ id }: { id: string }) {
                   </td>
                 </tr>
                 <tr>
-                  <th scope="row">Borne</th>
+                  <th scope="row">Left alone up to</th>
                   <td>
                     {c.tolerable.text} <small>({c.tolerable.source})</small>
                   </td>

@@ -12,11 +12,7 @@ export function Tilt({ reading, names }: Props) {
   const left = names.get(reading.leader) ?? 'nothing yet';
   // A rival of next to no weight is not worth a name: all that is treated differently stands on that side.
   const rival = reading.candidates.find((c) => c.cause === reading.rival);
-  const right = !reading.rival
-    ? ''
-    : rival && rival.p >= 0.02
-      ? (names.get(reading.rival) ?? '')
-      : 'all treated otherwise';
+  const right = !reading.rival ? '' : rival && rival.p >= 0.02 ? (names.get(reading.rival) ?? '') : 'any other plan';
   const total = reading.tiltTotal;
   const angle = reading.looked === 0 ? 0 : -Math.max(-11, Math.min(11, total / 2.2));
   const heavy = reading.tilt.filter((w) => Math.abs(w.decibans) >= 0.5).slice(0, 7);

@@ -109,7 +109,7 @@ describe('the tilt', () => {
     expect(text(reading(0.05)).textContent).toContain('Vine weevil grubs');
     const faint = text(reading(0.004)).textContent;
     expect(faint).not.toContain('Vine weevil grubs');
-    expect(faint).toContain('all treated otherwise');
+    expect(faint).toContain('any other plan');
   });
   it('weighs each look on its side and leaves out what weighs nothing', () => {
     const svg = text(reading(0.05));
