@@ -280,7 +280,7 @@ func (e *Engine) mustLook(c *knowledge.Cause, got []looked) []MustLook {
 	}
 	for _, id := range c.MustLook {
 		if f := e.Base.Finding(id); f != nil && !looked[id] {
-			out = append(out, MustLook{id, f.Name, "look at " + strings.ToLower(f.Name[:1]) + f.Name[1:]})
+			out = append(out, MustLook{id, f.Name, lookAt(f)})
 		}
 	}
 	if seen < storyOnly {
@@ -290,6 +290,16 @@ func (e *Engine) mustLook(c *knowledge.Cause, got []looked) []MustLook {
 		out = append(out, MustLook{"walkers", "The underside of a leaf", "turn a leaf over and look at its underside"})
 	}
 	return out
+}
+
+// lookAt asks for a finding in a sentence, whether its name is a thing or a question.
+func lookAt(f *knowledge.Finding) string {
+	name := strings.ToLower(f.Name[:1]) + f.Name[1:]
+	switch first, _, _ := strings.Cut(name, " "); first {
+	case "is", "are", "does", "do", "has", "have", "where", "which", "what", "how", "when", "who":
+		return "look: " + name
+	}
+	return "look at " + name
 }
 
 // hidesBelow reports whether the underside of a leaf could tell a cause from

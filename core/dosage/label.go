@@ -14,8 +14,11 @@ import (
 // herbarium's typical one; of what differs from bottle to bottle only the bottle's. Errors name low or high of the label.
 func RangeOf(r *knowledge.Remedy, rt knowledge.Rate, h remedy.House) (mix.Range, error) {
 	lab := h.Labels[r.ID]
-	if r.Bottle && lab.High == "" {
-		return mix.Range{}, fault.New("use", r.Name+" comes in bottles that differ ten times in strength, so no rate of ours can be trusted", "read the rate off the bottle into House rules, then mix it; nobody should guess it")
+	switch {
+	case r.Bottle && lab.High == "":
+		return mix.Range{}, fault.New("use", r.Name+" comes in bottles that differ ten times in strength, so no rate of ours can be trusted", "read the rate off the bottle into House rules, then mix it; a litre of mix should hold about "+r.Active)
+	case r.Bottle:
+		return mix.ReadRange(cmp.Or(lab.Low, lab.High), lab.High)
 	}
 	if lab.Low == "" && lab.High == "" {
 		return rt.Range()
@@ -81,7 +84,7 @@ func warnings(r *knowledge.Remedy, house remedy.House) []string {
 	if w := house.Law[r.Ingredient]; w.Status == "restricted" {
 		out = append(out, fmt.Sprintf("%s: local law restricts it (%s): read it first.", r.Name, cmp.Or(w.Reference, "ask the authority")))
 	}
-	if lab := house.Labels[r.ID]; lab.High != "" && len(r.Rates) > 0 {
+	if lab := house.Labels[r.ID]; lab.High != "" && len(r.Rates) > 0 && !r.Bottle {
 		usual, err := r.Rates[0].Range()
 		own, err2 := RangeOf(r, r.Rates[0], house)
 		if err == nil && err2 == nil && own.High.Above(usual.High) {

@@ -213,6 +213,9 @@ func (k *checker) remedyRef(field, id string) {
 
 func (k *checker) remedy(r *Remedy) {
 	k.at(r.From, "remedy", r.ID)
+	if r.Bottle {
+		k.need("active", r.Active, "say how much active ingredient a litre of mix holds, as 0.06 to 0.1 g of spinosad")
+	}
 	k.word("hour", r.Hour, []string{"", "morning", "evening", "free"})
 	if len(r.Rates) > 0 && r.Reach != "soil" && r.Hour == "" && r.Rates[0].ID == "spray" {
 		k.say("is sprayed and does not say at which hour", "give hour: morning, evening or free")

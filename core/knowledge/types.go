@@ -253,6 +253,7 @@ type Remedy struct {
 	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
 	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
 	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
+	Active     string             `json:"active,omitempty" yaml:"active" doc:"of such a one, the active ingredient in a litre of mix, to hold the bottle's rate against; approximate"`
 	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
 	Hour       string             `json:"hour,omitempty" yaml:"hour" doc:"when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter"`
 	Yields     bool               `json:"yields,omitempty" yaml:"yields" doc:"one name for many doings: where the cause says how, that stands in place of its own how"`

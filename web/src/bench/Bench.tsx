@@ -104,6 +104,9 @@ const bring = (at: HTMLElement | null) => {
   if (at && strip) strip.scrollLeft = at.offsetLeft - strip.offsetLeft - 60;
 };
 
+/** About as many letters of the story as the tag shows. */
+const tagHolds = 44;
+
 function One({ id, step }: { id: string; step?: string }) {
   const { data: view, error } = useCase(id);
   const vocabulary = useVocabulary();
@@ -195,7 +198,7 @@ function One({ id, step }: { id: string; step?: string }) {
               <b>{i.grower}</b> <span className="quiet">brought it {moment(view.createdAt)}</span>
             </div>
             <small>{facts.join(' · ')}</small>
-            <p className="told">“{i.story}”</p>
+            {i.story.length > tagHolds && <p className="told">“{i.story}”</p>}
           </div>
           {view.mayUndo && (
             <Button

@@ -135,9 +135,15 @@ export function Labels({
       </TextField>
       {r && d && (
         <div className="form" data-label={open}>
+          {r.bottle && (
+            <p className="quiet">
+              Its bottles differ many times in strength: copy the rate off yours. A litre of mix should come out at
+              about {r.active}.
+            </p>
+          )}
           <div className="halves">
-            {field('low', 'Lowest rate', rate?.low)}
-            {field('high', 'Top rate', rate?.high)}
+            {field('low', 'Lowest rate', r.bottle ? '' : rate?.low)}
+            {field('high', 'Top rate', r.bottle ? '' : rate?.high)}
           </div>
           <div className="thirds">
             {field('gap', 'Gap, days', r.repeatMinDays)}
