@@ -196,6 +196,7 @@ function One({ id, step }: { id: string; step?: string }) {
           <div style={{ minWidth: 0 }}>
             <div>
               <b>{i.grower}</b> <span className="quiet">brought it {moment(view.createdAt)}</span>
+              {i.contact && <span className="quiet"> · {i.contact}</span>}
             </div>
             <small>{facts.join(' · ')}</small>
             {i.story.length > tagHolds && <p className="told">“{i.story}”</p>}

@@ -1,12 +1,11 @@
 import Button from '@mui/material/Button';
-import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { moment, weekday } from '../ui/bits';
+import { Chips, moment, weekday } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { ChangeTrouble } from './ChangeTrouble';
 
@@ -76,13 +75,7 @@ function HowItWent({ view }: { view: View }) {
     note: '',
   });
   const field = (k: keyof typeof form, label: string, name?: string) => (
-    <TextField
-      label={label}
-      name={name}
-      value={form[k]}
-      onChange={(e) => set({ [k]: e.target.value })}
-      autoFocus={k === 'after'}
-    />
+    <TextField label={label} name={name} value={form[k]} onChange={(e) => set({ [k]: e.target.value })} />
   );
   const last = view.followUps.at(-1);
   const send = (body: S['FollowUpInput']) =>
@@ -170,9 +163,8 @@ function Ending({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
   const [picked, setOutcome] = useState<Outcome | ''>('');
-  const likely: Outcome =
-    view.followUps.at(-1)?.result?.word === 'better' ? 'better' : view.handover ? 'cleared' : 'unknown';
-  const outcome = picked || likely;
+  // Nothing is chosen for anybody: a case closed by one click too many is a grower forgotten.
+  const outcome = picked || (view.followUps.at(-1)?.result?.word === 'better' ? 'better' : '');
   const [{ note }, set, clear] = useTyped(`closing.${view.id}`, { note: '' });
   if (view.closing)
     return (
@@ -191,26 +183,20 @@ function Ending({ view }: { view: View }) {
       className="sheet pad form"
       onSubmit={(e) => {
         e.preventDefault();
-        change.mutate(post('/api/v1/cases/{id}/close', { outcome, note }), { onSuccess: clear });
+        change.mutate(post('/api/v1/cases/{id}/close', { outcome: outcome as Outcome, note }), { onSuccess: clear });
       }}
     >
       <h2>Close the case</h2>
-      <TextField
-        select
+      <Chips
         label="What came of it"
-        value={outcome}
-        onChange={(e) => setOutcome(e.target.value as Outcome)}
-        name="outcome"
-      >
-        {outcomes.map((o) => (
-          <MenuItem key={o} value={o}>
-            {o}
-          </MenuItem>
-        ))}
-      </TextField>
+        options={outcomes.map((id) => ({ id, name: id }))}
+        value={outcome ? [outcome] : []}
+        onChange={(v) => setOutcome((v[0] ?? '') as Outcome | '')}
+        small
+      />
       <TextField label="A last word" value={note} onChange={(e) => set({ note: e.target.value })} />
       <ChangeTrouble id={view.id} change={change} />
-      <Button type="submit" variant="outlined" data-do="close">
+      <Button type="submit" variant="outlined" disabled={!outcome} data-do="close">
         Close it
       </Button>
     </form>

@@ -59,7 +59,10 @@ export function VerdictStep({ view }: { view: View }) {
       },
     );
   useKeys([
-    { key: 'Enter', does: trainee ? 'put it to an advisor' : 'keep this verdict', run: settle },
+    // While a trainee's verdict waits, Enter decides nothing: the advisor agrees or sends back by hand.
+    ...(v?.needsReview && !trainee
+      ? []
+      : [{ key: 'Enter', does: trainee ? 'put it to an advisor' : 'keep this verdict', run: settle }]),
     ...r.candidates
       .slice(0, 5)
       .map((c, i) => ({ key: String(i + 1), does: `candidate ${i + 1}`, hidden: i > 0, run: () => pick(c.cause) })),
@@ -232,7 +235,7 @@ function Review({
 }
 
 /** All that goes to the grower with the verdict, so that nothing is released unseen. */
-function Prepared({ view }: { view: View }) {
+export function Prepared({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const name = (id: string) => kb?.remedies.find((r) => r.id === id)?.name ?? id;
   const lines = [

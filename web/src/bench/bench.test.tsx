@@ -9,6 +9,7 @@ import { readCounts } from './counts';
 import { RemedyStep } from './RemedyStep';
 import { Story } from './Story';
 import { linesOf, parts, topicsOf } from './topics';
+import { Prepared } from './VerdictStep';
 
 const press = (k: string) => userEvent.keyboard(k);
 const shown = (ui: React.ReactNode, view: View) => {
@@ -299,5 +300,58 @@ describe('how it went', () => {
     first.unmount();
     shown(<Story view={handed} />, handed);
     expect(screen.getByLabelText('What they say')).toHaveProperty('value', 'clean new leaves');
+  });
+  it('closes nothing before somebody said what came of it', async () => {
+    desk('POST /api/v1/cases/01X/close', { ...handed, version: 4 });
+    shown(<Story view={handed} />, handed);
+    const close = screen.getByText('Close it').closest('button') as HTMLButtonElement;
+    expect(close.disabled).toBe(true);
+    await userEvent.click(screen.getByText('lost'));
+    await userEvent.click(close);
+    await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/close')[0]?.body).toMatchObject({ outcome: 'lost' }));
+  });
+});
+
+describe('the ladder folded', () => {
+  it('opens what is chosen and the next best, keeps a refusal in sight, and sets prevention apart', async () => {
+    const offers = [
+      offer('hose-off', 1, { worth: 'good', ladder: 'chosen: the mildest that does enough' }),
+      offer('soap', 4, { worth: 'good', ladder: 'harsher than is needed yet' }),
+      offer('sulfur', 6, { worth: 'some', ladder: 'harsher still' }),
+      offer('net', 2, { worth: 'good', prevents: true, ladder: 'so that it does not come back' }),
+    ];
+    desk('GET /api/v1/cases/01X/advice', { ...advice, offers, pick: ['hose-off'] });
+    shown(<RemedyStep view={aCase()} />, aCase());
+    const row = (id: string) => document.querySelector(`.offer[data-remedy=${id}]`) as HTMLElement;
+    await waitFor(() => expect(row('hose-off')?.dataset.open).toBe('true'));
+    expect(row('soap').dataset.open).toBe('true');
+    expect(row('sulfur').dataset.open).toBe('false');
+    expect(row('sulfur').textContent).not.toContain('harsher still');
+    await userEvent.click(within(row('sulfur')).getAllByRole('button')[0] as HTMLElement);
+    expect(row('sulfur').textContent).toContain('harsher still');
+    const order = [...document.querySelectorAll<HTMLElement>('.offer')].map((o) => o.dataset.remedy);
+    expect(order.at(-1)).toBe('net');
+    expect(screen.getByText('So that it does not come back')).toBeTruthy();
+  });
+});
+
+describe('what goes with a verdict that waits', () => {
+  it('is shown before anybody agrees to it', async () => {
+    const waits = aCase({
+      verdict: {
+        cause: 'two-spotted-mite',
+        degree: 'settled',
+        by: 'Wren',
+        needsReview: true,
+        p: 1,
+        at: '2026-07-10T10:00:00Z',
+      },
+      treatment: { remedies: ['soap'], by: 'Wren' },
+      days: { start: '2026-07-12', gapDays: 7, on: ['2026-07-12'], notes: [], by: 'Wren' },
+    } as unknown as Partial<View>);
+    shown(<Prepared view={waits} />, waits);
+    const list = await waitFor(() => document.querySelector('[data-prepared]') as HTMLElement);
+    expect(list.textContent).toContain('remedy: ');
+    expect(list.textContent).toContain('days');
   });
 });
