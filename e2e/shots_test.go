@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	"github.com/chromedp/cdproto/storage"
+	"github.com/chromedp/cdproto/network"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
@@ -81,6 +81,8 @@ func TestShots(t *testing.T) {
 	take("mixing-shelf", func() {
 		p.open("/mixing")
 		p.read("How much goes in")
+		p.choose("mixed", "soap")
+		p.fill(`input[name=sprayer]`, "1 L")
 		p.fill(`input[name=volume]`, "2.5")
 		p.read("2 fillings of 1 L")
 	})
@@ -106,7 +108,7 @@ func TestShots(t *testing.T) {
 	})
 	p.do(chromedp.EmulateViewport(1280, 800))
 	take("house", func() { // as the coordinator sees it
-		p.do(storage.ClearCookies())
+		p.do(network.ClearBrowserCookies())
 		p.signIn("odile")
 		p.open("/house")
 		p.see(`[data-policy]`)

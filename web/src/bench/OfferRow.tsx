@@ -52,7 +52,9 @@ export function OfferRow({
             ) : (
               <small style={{ display: 'block' }}>{o.ladder}</small>
             )}
-            {o.reasons.length > 0 && o.open && <small style={{ display: 'block' }}>{o.ladder}</small>}
+            {o.reasons.length > 0 && o.open && o.ladder !== o.reasons[0]?.text && (
+              <small style={{ display: 'block' }}>{o.ladder}</small>
+            )}
             {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
           </>
         )}
