@@ -107,7 +107,7 @@ func schools(g *gateInput) []Reason {
 				add(NotNow, "Spot only: at heavy pressure there are too many to dab. Wash off the most first.")
 			}
 		case "as-bought":
-			add(Care, "As bought: on a cotton bud only, one insect at a time, wiped at once; undiluted it chills the leaf until it goes glassy.")
+			add(Care, "As bought: on a cotton bud only, one insect at a time, wiped at once; undiluted it dissolves the leaf's wax until it goes glassy.")
 		}
 	case g.r.Is(knowledge.ClassSoapNext) && g.school("soap") == "insecticidal":
 		add(Care, "The second choice: insecticidal soap is made for plants.")
