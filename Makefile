@@ -9,7 +9,7 @@ SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
 WEBFILES := $(shell find web/src web/public web/index.html web/vite.config.ts web/package-lock.json -type f)
 
-.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program
+.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program minutes
 
 demo: build
 	./$(BIN) demo
@@ -66,6 +66,10 @@ check: $(PAGE)
 # Pictures of the demo desk for the README.
 shots: browser $(PAGE)
 	BOTANIK_SHOTS=$(CURDIR)/docs/screenshots go test ./e2e -run 'TestShots' -count=1 -v
+
+# The four cases of review/use.md worked through in the page, their actions counted.
+minutes: browser $(PAGE)
+	BOTANIK_MINUTES=1 go test ./e2e -run 'TestFromBagToPage' -count=1 -v
 
 # The attack of docs/robustness.md in full, some ten minutes: kills, stops,
 # floods, bombs, a soak.

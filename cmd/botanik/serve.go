@@ -58,7 +58,7 @@ func sound(base loadBase) (*knowledge.Base, error) {
 	if err != nil {
 		return nil, err
 	}
-	if p := knowledge.Check(b); len(p) > 0 {
+	if p := knowledge.Grave(knowledge.Check(b)); len(p) > 0 {
 		return nil, fmt.Errorf("the herbarium is not sound (%d rules): %s; botanik kb check lists them all", len(p), p[0])
 	}
 	return b, nil

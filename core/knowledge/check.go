@@ -15,6 +15,15 @@ type Problem struct {
 	Entry string `json:"entry"`
 	What  string `json:"what"`
 	Mend  string `json:"mend"`
+
+	// Style is a rule of how the book is written, which no rule of the program turns
+	// on: a desk with such an entry of its own starts all the same.
+	Style bool `json:"style,omitempty"`
+}
+
+// Grave leaves out what is only a matter of style.
+func Grave(list []Problem) []Problem {
+	return slices.DeleteFunc(slices.Clone(list), func(p Problem) bool { return p.Style })
 }
 
 func (p Problem) String() string {
@@ -55,7 +64,12 @@ type checker struct {
 func (k *checker) at(file, kind, id string) { k.file, k.entry = file, kind+" "+id }
 
 func (k *checker) say(what, mend string) {
-	k.out = append(k.out, Problem{k.file, k.entry, what, mend})
+	k.out = append(k.out, Problem{File: k.file, Entry: k.entry, What: what, Mend: mend})
+}
+
+// style is say for a rule of writing.
+func (k *checker) style(what, mend string) {
+	k.out = append(k.out, Problem{File: k.file, Entry: k.entry, What: what, Mend: mend, Style: true})
 }
 
 func (k *checker) word(field, w string, allowed []string) {
@@ -213,16 +227,16 @@ func (k *checker) remedyRef(field, id string) {
 
 func (k *checker) remedy(r *Remedy) {
 	k.at(r.From, "remedy", r.ID)
-	if r.Bottle {
-		k.need("active", r.Active, "say how much active ingredient a litre of mix holds, as 0.06 to 0.1 g of spinosad")
+	if r.Bottle && r.Active == "" {
+		k.style("active is missing", "say how much active ingredient a litre of mix holds, as 0.06 to 0.1 g of spinosad")
 	}
 	k.word("hour", r.Hour, []string{"", "morning", "evening", "free"})
 	if len(r.Rates) > 0 && r.Reach != "soil" && r.Hour == "" && r.Rates[0].ID == "spray" {
-		k.say("is sprayed and does not say at which hour", "give hour: morning, evening or free")
+		k.style("is sprayed and does not say at which hour", "give hour: morning, evening or free")
 	}
 	for _, text := range r.How {
 		if r.Hour != "" && (strings.Contains(text, "morning") || strings.Contains(text, "evening")) {
-			k.say(fmt.Sprintf("says its hour again in %q", text), "leave it to hour: the page says it once")
+			k.style(fmt.Sprintf("says its hour again in %q", text), "leave it to hour: the page says it once")
 		}
 	}
 	for _, m := range r.Months {

@@ -302,3 +302,15 @@ func TestRemediesAreKeptApartByClassAndByLikeness(t *testing.T) {
 	}
 	assert.Zero(t, days("mite", "wasp"))
 }
+
+// How an entry is written stops no desk from opening; what a rule turns on does.
+func TestStyleStopsNoDesk(t *testing.T) {
+	a, b, f, h, hose, soap, con, lt := sound()
+	a.Source, soap.Hour = "judgement", ""
+	list := knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{a, b}, Findings: []*knowledge.Finding{f}, Hosts: []*knowledge.Host{h}, Remedies: []*knowledge.Remedy{hose, soap}, Conflicts: []*knowledge.Conflict{con}, LifeTables: []*knowledge.LifeTable{lt}}))
+	assert.Len(t, list, 2)
+	assert.Empty(t, knowledge.Grave(list))
+	a.Actions[0].Remedy = "wish"
+	list = knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{a, b}, Findings: []*knowledge.Finding{f}, Hosts: []*knowledge.Host{h}, Remedies: []*knowledge.Remedy{hose, soap}, Conflicts: []*knowledge.Conflict{con}, LifeTables: []*knowledge.LifeTable{lt}}))
+	assert.NotEmpty(t, knowledge.Grave(list))
+}

@@ -24,7 +24,7 @@ func (k *checker) book() {
 		k.at(c.From, "cause", c.ID)
 		k.life(c)
 		if w := strings.ToLower(c.Source); w == "judgement" || strings.HasPrefix(w, "general ") {
-			k.say("source is "+fmt.Sprintf("%q", c.Source)+", which nobody can trace", `say what kind of text on what, as "extension bulletins on ...", or "judgement of ..."`)
+			k.style("source is "+fmt.Sprintf("%q", c.Source)+", which nobody can trace", `say what kind of text on what, as "extension bulletins on ...", or "judgement of ..."`)
 		}
 	}
 	for name, of := range groups {
@@ -57,7 +57,7 @@ func (k *checker) life(c *Cause) {
 		}
 	}
 	if slices.Contains(c.Stages, "crawler") && len(c.Crawlers) == 0 {
-		k.say("has crawlers and does not say when they walk", "give crawlers: the months of the northern year")
+		k.style("has crawlers and does not say when they walk", "give crawlers: the months of the northern year")
 	}
 	for _, m := range c.Crawlers {
 		if m < 1 || m > 12 {
@@ -100,6 +100,6 @@ func (k *checker) boilerplate() {
 	sort.Strings(sentences)
 	for _, s := range sentences {
 		k.at(on[s][0].From, "cause", on[s][0].ID)
-		k.say(fmt.Sprintf("says %q, and so do %d others", s, len(on[s])-1), "write each its own, or say it once as a kind rule in kinds.yaml")
+		k.style(fmt.Sprintf("says %q, and so do %d others", s, len(on[s])-1), "write each its own, or say it once as a kind rule in kinds.yaml")
 	}
 }

@@ -28,9 +28,9 @@ func (k *checker) condition(a Action) {
 	at := "actions." + a.Remedy
 	switch {
 	case a.When != "" && a.Only == nil:
-		k.say(at+" has a condition in words that no rule can read", "give it as data in only, or write it as how when it is a manner")
+		k.style(at+" has a condition in words that no rule can read", "give it as data in only, or write it as how when it is a manner")
 	case a.When == "" && a.Only != nil:
-		k.say(at+" has a condition that nobody can read", "say it in plain words in when")
+		k.style(at+" has a condition that nobody can read", "say it in plain words in when")
 	}
 	c := a.Only
 	if c == nil {

@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 	"crypto/rand"
+	"reflect"
 	"sync/atomic"
 	"time"
 
@@ -76,7 +77,11 @@ func New(st *store.Store, base *knowledge.Base, air weather.Provider, now func()
 	s := &Service{Store: st, written: base, Weather: air, Now: now}
 	s.openBook(knowledge.Local{})
 	s.House = house.New(st, base, func() time.Time { return s.Now() })
-	s.House.Changed = func(h remedy.House) { s.openBook(h.Local) }
+	s.House.Changed = func(h remedy.House) {
+		if !reflect.DeepEqual(h.Local, s.Base().Local) { // an engine is built anew only for another book
+			s.openBook(h.Local)
+		}
+	}
 	return s
 }
 

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"sync"
 	"time"
 	_ "time/tzdata" // a desk knows its zone on machines that have none of their own
 
@@ -23,6 +24,8 @@ type Service struct {
 	store *store.Store
 	base  *knowledge.Base
 	now   func() time.Time
+
+	keeping sync.Mutex // rules are kept and told of one after another
 
 	// Changed is told the new rules after they were kept; nil when nobody asks.
 	Changed func(remedy.House)
@@ -113,6 +116,8 @@ func (s *Service) SetRules(ctx context.Context, who people.Person, h remedy.Hous
 	if err := Check(s.base, h); err != nil {
 		return err
 	}
+	s.keeping.Lock()
+	defer s.keeping.Unlock()
 	if err := s.put(ctx, who, keyHouse, h, from); err != nil {
 		return err
 	}
