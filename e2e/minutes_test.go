@@ -31,7 +31,7 @@ func (c *counted) key(keys ...string) {
 		} else {
 			c.acts++
 		}
-		c.page.press(k)
+		c.press(k)
 	}
 }
 
@@ -85,7 +85,7 @@ func (c *counted) intake(grower, plant, place, story string, minds ...string) {
 	c.t.Helper()
 	c.fill(`input[name=grower]`, grower)
 	c.fill(`input[name=plant]`, plant)
-	c.page.press(kb.Escape)
+	c.press(kb.Escape)
 	if place != "" {
 		c.click(`[data-chip="` + place + `"]`)
 	}
@@ -185,7 +185,7 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 		c := &counted{page: browse(t, base, 1280, 800)}
 		c.signIn("brann")
 		c.key("n")
-		c.page.press("Joss Trew")
+		c.press("Joss Trew")
 		c.acts++ // a field filled
 		tab := func(css string) {
 			c.t.Helper()
@@ -199,12 +199,12 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 			c.t.Fatalf("no Tab leads to %s", css)
 		}
 		tab("[name=plant]")
-		c.page.press("Tomato", kb.Escape)
+		c.press("Tomato", kb.Escape)
 		c.acts++
 		tab("[data-chip=garden]")
 		c.key(" ")
 		tab("[name=story]")
-		c.page.press("brown wet patches on leaves and fruit")
+		c.press("brown wet patches on leaves and fruit")
 		c.acts++
 		tab("[data-do=check-in]")
 		c.key(kb.Enter)
