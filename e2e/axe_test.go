@@ -11,6 +11,7 @@ import (
 
 // axe reads every room for people who cannot see it well.
 func TestAxeFindsNothingSerious(t *testing.T) {
+	t.Parallel()
 	src, err := os.ReadFile("../web/node_modules/axe-core/axe.min.js")
 	require.NoError(t, err)
 	d := start(t)

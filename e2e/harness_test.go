@@ -55,25 +55,30 @@ func freeAddr(t *testing.T) string {
 	return l.Addr().String()
 }
 
-// demoFolder is a demo desk filled once; each journey works on a copy of it.
-var demoFolder = sync.OnceValues(func() (string, error) {
-	dir, err := os.MkdirTemp("", "botanik-e2e-demo")
-	if err != nil {
-		return "", err
-	}
-	return filepath.Join(dir, "desk"), nil
-})
+// theDemo is a demo desk filled once; each journey works on a copy of it.
+var theDemo struct {
+	sync.Mutex
+	dir string
+}
 
-// start runs the demo desk in a folder of its own.
-func start(t *testing.T) *program {
-	full, err := demoFolder()
-	require.NoError(t, err)
-	if _, err := os.Stat(full); err != nil {
+func demoFolder(t *testing.T) string {
+	theDemo.Lock()
+	defer theDemo.Unlock()
+	if theDemo.dir == "" {
 		first := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo"}}
 		first.run()
 		first.stop(syscall.SIGTERM)
-		require.NoError(t, os.CopyFS(full, os.DirFS(first.dir)))
+		dir, err := os.MkdirTemp("", "botanik-e2e-demo")
+		require.NoError(t, err)
+		require.NoError(t, os.CopyFS(filepath.Join(dir, "desk"), os.DirFS(first.dir)))
+		theDemo.dir = dir
 	}
+	return filepath.Join(theDemo.dir, "desk")
+}
+
+// start runs the demo desk in a folder of its own.
+func start(t *testing.T) *program {
+	full := demoFolder(t)
 	p := &program{t: t, dir: t.TempDir(), addr: freeAddr(t), args: []string{"demo", "--fresh=false"}}
 	require.NoError(t, os.CopyFS(p.dir, os.DirFS(full)))
 	p.run()
@@ -174,8 +179,8 @@ func TestMain(m *testing.M) {
 	if theBrowser.close != nil {
 		theBrowser.close()
 	}
-	if full, err := demoFolder(); err == nil {
-		_ = os.RemoveAll(filepath.Dir(full))
+	if theDemo.dir != "" {
+		_ = os.RemoveAll(theDemo.dir)
 	}
 	os.Exit(code)
 }

@@ -61,6 +61,7 @@ func (p *page) step(name string) {
 // One sample from the counter to the grower's hand and back, with the program
 // stopped and started in the middle.
 func TestOneSampleFromCounterToClosed(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -138,6 +139,7 @@ func TestOneSampleFromCounterToClosed(t *testing.T) {
 
 // The same by keyboard alone: no click, no focus set by the test.
 func TestByKeyboardAlone(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.open("/")
@@ -180,6 +182,7 @@ func TestByKeyboardAlone(t *testing.T) {
 
 // A trainee's verdict waits for an advisor, who agrees.
 func TestATraineesVerdictWaits(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("wren")
@@ -214,6 +217,7 @@ func TestATraineesVerdictWaits(t *testing.T) {
 
 // What was typed survives a reload, and a second try makes no second case.
 func TestNothingTypedIsLost(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -248,6 +252,7 @@ func TestNothingTypedIsLost(t *testing.T) {
 
 // A coordinator bans a remedy and an open case changes its advice.
 func TestACoordinatorBansARemedy(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("odile")

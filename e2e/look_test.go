@@ -39,6 +39,7 @@ func (p *page) count(css string) int {
 }
 
 func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -72,6 +73,7 @@ func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
 }
 
 func TestLookingByKeysGoesInTheOrderOneLooks(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -114,6 +116,7 @@ func TestLookingByKeysGoesInTheOrderOneLooks(t *testing.T) {
 }
 
 func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {
+	t.Parallel()
 	m := image.NewRGBA(image.Rect(0, 0, 60, 40))
 	for i := range m.Pix {
 		m.Pix[i] = 200
@@ -148,6 +151,7 @@ func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {
 }
 
 func TestPlatesAreBrowsedBySightAndSetSideBySide(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("wren")
@@ -173,6 +177,7 @@ func TestPlatesAreBrowsedBySightAndSetSideBySide(t *testing.T) {
 
 // Two advisors at one case: the second sees both sides and decides.
 func TestASlowerChangeShowsBothSides(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")

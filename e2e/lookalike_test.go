@@ -42,6 +42,7 @@ func (p *page) mark(finding, state string) {
 
 // Two look-alikes are split by following "look here next", Enter by Enter.
 func TestALookAlikePairIsSplitByWhatIsAskedNext(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -81,6 +82,7 @@ func TestALookAlikePairIsSplitByWhatIsAskedNext(t *testing.T) {
 }
 
 func TestAHelperIsRecognisedAndLeft(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -102,6 +104,7 @@ func TestAHelperIsRecognisedAndLeft(t *testing.T) {
 }
 
 func TestAnUndeterminedSampleIsSentOn(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -122,6 +125,7 @@ func TestAnUndeterminedSampleIsSentOn(t *testing.T) {
 
 // Nothing in the book brings all of this: the page says so and the sample goes on.
 func TestWhatIsNotInTheBookEndsAsSendItOn(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -144,6 +148,7 @@ func TestWhatIsNotInTheBookEndsAsSendItOn(t *testing.T) {
 // Four scales stand side by side and are treated the same way: the kind is not
 // told, and the plan is made all the same.
 func TestAGroupVerdictIsTreated(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -170,6 +175,7 @@ func TestAGroupVerdictIsTreated(t *testing.T) {
 // What the grower told at the counter is offered on the bench, taken by its key,
 // and counts as told until somebody looks.
 func TestTheStorysOffersAreTakenByKey(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -191,6 +197,7 @@ func TestTheStorysOffersAreTakenByKey(t *testing.T) {
 }
 
 func TestARegulatedSuspectIsReferred(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -219,6 +226,7 @@ func TestARegulatedSuspectIsReferred(t *testing.T) {
 // The laboratory answers after the page went out: the grower keeps the old
 // page, is told to ask, and finds the new one at the same address.
 func TestALateAnswerIsHandedOverAnew(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")

@@ -20,6 +20,7 @@ const overflow = `JSON.stringify([...document.querySelectorAll('body *')].filter
 // On a narrow telephone every room is read by scrolling down alone, and every
 // peg of the rail is in sight.
 func TestEveryRoomFitsANarrowPage(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 390, 800)
 	p.signIn("odile")

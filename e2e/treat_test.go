@@ -53,6 +53,7 @@ func (p *page) miteLooks() {
 
 // From the verdict to the amounts in the grower's own bottle: no click.
 func TestFromVerdictToMixByKeyboard(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("brann")
@@ -102,6 +103,7 @@ func TestFromVerdictToMixByKeyboard(t *testing.T) {
 // A label and a school of the house change; the case already decided says so,
 // and its amounts follow the bottle.
 func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("odile")
@@ -153,6 +155,7 @@ func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
 // An amount is read as it is typed, a unit chosen after a number keeps the number, and
 // the spoons of another world take the same soap.
 func TestAmountsAreReadAsTyped(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
@@ -180,6 +183,7 @@ func TestAmountsAreReadAsTyped(t *testing.T) {
 // The shelf alone: what may not share a tank, how much for these plants, a bed,
 // and the answer turned round for the grower.
 func TestTheShelfAcrossTheCounter(t *testing.T) {
+	t.Parallel()
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")

@@ -196,49 +196,56 @@ func (e *Engine) resolve(looks []Look) []looked {
 		}
 		return a.level - b.level
 	})
-	out := make([]looked, 0, len(all))
+	room := 0
 	for _, x := range all {
-		fi := e.finds[x.Finding]
-		if k := len(out) - 1; k >= 0 && out[k].find == fi {
-			if last := out[k].lines[len(out[k].lines)-1]; e.reads[fi].find.Many && last.row != x.row {
-				out[k].lines = append(out[k].lines, x)
-			}
-			continue
+		room++
+		if r := e.reads[e.finds[x.Finding]]; r.find.Many {
+			room += len(r.find.States)
 		}
-		out = append(out, looked{fi, []line{x}, 1})
 	}
-	for k := range out {
-		e.leaveOut(&out[k])
+	lines, out := make([]line, 0, room), make([]looked, 0, len(all))
+	for i := 0; i < len(all); {
+		fi := e.finds[all[i].Finding]
+		from := len(lines)
+		for ; i < len(all) && e.finds[all[i].Finding] == fi; i++ {
+			if n := len(lines); n == from || e.reads[fi].find.Many && lines[n-1].row != all[i].row {
+				lines = append(lines, all[i])
+			}
+		}
+		lines = e.leaveOut(fi, lines, from)
+		out = append(out, looked{fi, lines[from:len(lines):len(lines)], 1})
 	}
 	e.discount(out)
 	return out
 }
 
-// leaveOut adds what was not written: with a state of a finding of many there, the
-// others were in sight too, and were mostly, but not always, not there.
-func (e *Engine) leaveOut(x *looked) {
-	r := &e.reads[x.find]
+// leaveOut adds to the lines of a finding, which begin at from, what was not written:
+// with a state of a finding of many there, the others were in sight too, and were
+// mostly, but not always, not there.
+func (e *Engine) leaveOut(find int, lines []line, from int) []line {
+	r := &e.reads[find]
 	if !r.find.Many {
-		return
+		return lines
 	}
 	there := false
-	for _, l := range x.lines {
+	for _, l := range lines[from:] {
 		if r.find.States[l.row-r.at].Absent {
-			return
+			return lines
 		}
 		there = there || !l.Not
 	}
 	if !there {
-		return
+		return lines
 	}
-	written := x.lines
+	written := lines[from:]
 	for s, st := range r.find.States {
 		row := r.at + s
 		if st.Absent || slices.ContainsFunc(written, func(l line) bool { return l.row == row }) {
 			continue
 		}
-		x.lines = append(x.lines, line{Look: Look{Finding: r.find.ID, State: st.ID}, row: row, omitted: true, log: e.left[row]})
+		lines = append(lines, line{Look: Look{Finding: r.find.ID, State: st.ID}, row: row, omitted: true, log: e.left[row]})
 	}
+	return lines
 }
 
 // power is how much a finding as answered tells apart.
@@ -288,7 +295,6 @@ func (e *Engine) Posterior(dst []float64, s Circumstances, looks []Look) float64
 }
 
 func (e *Engine) add(dst []float64, s Circumstances, looks []looked) unlisted {
-	normalise(dst)
 	u := e.unlisted(dst, s, looks)
 	for _, x := range looks {
 		e.weighIn(dst, x, temper*x.weight)
@@ -311,12 +317,14 @@ func (e *Engine) weighIn(dst []float64, x looked, w float64) {
 		case l.omitted:
 		case rest:
 			less := e.left[l.row]
-			for i, v := range l.log {
-				dst[i] += w * (v - less[i])
+			row, less := l.log[:len(dst)], less[:len(dst)]
+			for i := range dst {
+				dst[i] += w * (row[i] - less[i])
 			}
 		default:
-			for i, v := range l.log {
-				dst[i] += w * v
+			row := l.log[:len(dst)]
+			for i := range dst {
+				dst[i] += w * row[i]
 			}
 		}
 	}

@@ -3,6 +3,7 @@ package differential
 import (
 	"math"
 	"slices"
+	"sync"
 
 	"botanik/core/knowledge"
 )
@@ -62,6 +63,15 @@ const (
 	unlistedFloor = 1e-4
 )
 
+// scratch is what the unlisted are worked out in.
+type scratch struct {
+	members    [nClasses][]int
+	share, mix [nClasses][]float64
+	odds       []float64
+}
+
+var scratches = sync.Pool{New: func() any { return new(scratch) }}
+
 // Unlisted is "something not in this book" beside the candidates.
 type Unlisted struct {
 	P     float64 `json:"p"`
@@ -97,20 +107,34 @@ func (e *Engine) unlistedPriorOf(s Circumstances) (p float64, few bool) {
 	return unlistedPrior + unlistedBare*math.Pow(.5, n/unlistedHalf), n < 2
 }
 
-// unlisted works out what each class of the unlisted makes of the looks; prior is
-// the normalised log prior of the listed causes.
+// unlisted works out what each class of the unlisted makes of the looks. It normalises
+// prior, the log prior of the listed causes.
 func (e *Engine) unlisted(prior []float64, s Circumstances, looks []looked) unlisted {
 	u := unlisted{}
 	u.prior, u.few = e.unlistedPriorOf(s)
 	// The members of each class side by side, each with its share of the class.
 	var total [nClasses]float64
-	var members [nClasses][]int
-	var share [nClasses][]float64
-	for i, lp := range prior {
-		if lp < math.Log(unlistedFloor) {
+	sc := scratches.Get().(*scratch)
+	defer scratches.Put(sc)
+	members, share, mix := &sc.members, &sc.share, &sc.mix
+	for k := range members {
+		members[k], share[k] = members[k][:0], share[k][:0]
+	}
+	top, sum := slices.Max(prior), 0.0
+	sc.odds = sc.odds[:0]
+	for _, lp := range prior {
+		odds := math.Exp(lp - top)
+		sum += odds
+		sc.odds = append(sc.odds, odds)
+	}
+	log := top + math.Log(sum)
+	for i, odds := range sc.odds {
+		prior[i] -= log
+		w := odds / sum
+		if w < unlistedFloor {
 			continue
 		}
-		k, w := e.kinds[i], math.Exp(lp)
+		k := e.kinds[i]
 		members[k], share[k] = append(members[k], i), append(share[k], w)
 		total[k] += w
 	}
@@ -120,7 +144,6 @@ func (e *Engine) unlisted(prior []float64, s Circumstances, looks []looked) unli
 			share[k][m] *= (1 - unlistedSoft) / total[k]
 		}
 	}
-	var mix [nClasses][]float64
 	for _, x := range looks {
 		r := &e.reads[x.find]
 		for k := range mix {
@@ -139,11 +162,17 @@ func (e *Engine) unlisted(prior []float64, s Circumstances, looks []looked) unli
 			}
 			row := e.p[r.at+st]
 			for k := range mix {
-				sum, shares := 0.0, share[k]
-				for m, i := range members[k] {
-					sum += shares[m] * row[i]
+				list := members[k]
+				shares := share[k][:len(list)]
+				a, b, m := 0.0, 0.0, 0
+				for ; m+1 < len(list); m += 2 { // two sums: neither waits for the other
+					a += shares[m] * row[list[m]]
+					b += shares[m+1] * row[list[m+1]]
 				}
-				mix[k][st] += sum
+				if m < len(list) {
+					a += shares[m] * row[list[m]]
+				}
+				mix[k][st] += a + b
 			}
 		}
 		w := temper * x.weight

@@ -17,6 +17,7 @@ type PlaceInput struct {
 	Use    string    `json:"use,omitempty" enum:"low,middle,top,"`
 	Area   string    `json:"area,omitempty" maxLength:"40" doc:"like '3 m2' or '20 sq ft'"`
 	Pots   []mix.Pot `json:"pots,omitempty" maxItems:"12"`
+	Spoons string    `json:"spoons,omitempty" enum:"metric,us,imperial,au," doc:"the grower's kitchen spoons"`
 	Plants int       `json:"plants,omitempty" minimum:"0" maximum:"5000"`
 }
 
@@ -49,7 +50,7 @@ func OverArea(b *knowledge.Base, house remedy.House, in PlaceInput) (Dosed, erro
 		}
 		d = r.Doses[i]
 	}
-	p, err := mix.Place(mix.PlaceRequest{Name: r.Name, Per: d.Per, Low: d.Low, High: d.High, Unit: d.Unit, Use: in.Use, Area: in.Area, Pots: in.Pots, Plants: in.Plants})
+	p, err := mix.Place(mix.PlaceRequest{Name: r.Name, Per: d.Per, Low: d.Low, High: d.High, Unit: d.Unit, Way: d.Way, Bulk: d.Bulk, Spoons: in.Spoons, Use: in.Use, Area: in.Area, Pots: in.Pots, Plants: in.Plants})
 	if err != nil {
 		return Dosed{}, err
 	}

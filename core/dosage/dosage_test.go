@@ -75,6 +75,39 @@ func TestWithoutTheBottleAConcentrateIsNotMixed(t *testing.T) {
 	}
 }
 
+// Strong bottles are mixed from their strength too: expectations by hand.
+func TestAConcentrateIsReckonedFromItsStrength(t *testing.T) {
+	b := herbarium.Embedded()
+	house := func(l remedy.Label) remedy.House {
+		return remedy.House{Labels: map[string]remedy.Label{"spinosad": l}}
+	}
+	for _, c := range []struct {
+		name  string
+		house remedy.House
+		in    dosage.MixInput
+		dose  float64 // mL in one litre
+		warns bool
+	}{
+		{"the grower's own bottle", remedy.House{}, dosage.MixInput{Stock: "0.5 %", Use: "low"}, 12, true},
+		{"the shelf's strength", house(remedy.Label{Strength: "80 g per L"}), dosage.MixInput{Use: "top"}, 1.25, true},
+		{"the shelf's own rate comes first", house(remedy.Label{Strength: "80 g per L", Low: "0.5 mL per L", High: "1 mL per L"}), dosage.MixInput{Use: "top"}, 1, false},
+		{"another bottle than the shelf's", house(remedy.Label{Low: "0.5 mL per L", High: "1 mL per L"}), dosage.MixInput{Stock: "5 g per L", Use: "top"}, 20, true},
+	} {
+		c.in.Remedy, c.in.Volume = "spinosad", "1 L"
+		m, err := dosage.Blend(b, c.house, c.in)
+		require.NoError(t, err, c.name)
+		assert.InDelta(t, c.dose, m.Plan.Tanks[0].Doses[0].Amount, 1e-9, c.name)
+		assert.Equal(t, c.warns, strings.Contains(strings.Join(m.Plan.Warnings, " "), "the label's holds"), c.name)
+	}
+	_, err := dosage.Blend(b, remedy.House{}, dosage.MixInput{Remedy: "spinosad", Volume: "1 L", Stock: "80 g per L", Use: "2 mL per L"})
+	require.ErrorContains(t, err, "above", "more than the active ingredient allows")
+	_, err = dosage.Blend(b, remedy.House{}, dosage.MixInput{Remedy: "beauveria", Volume: "1 L", Stock: "80 g per L"})
+	require.ErrorContains(t, err, "not reckoned from a strength")
+	m, err := dosage.Blend(b, house(remedy.Label{Strength: "80 g per L", High: "5 mL per L"}), dosage.MixInput{Remedy: "spinosad", Volume: "1 L"})
+	require.NoError(t, err)
+	assert.Contains(t, strings.Join(m.Mind, " "), "holds 0.4 g where 0.06 to 0.1 g of spinosad is usual")
+}
+
 // labelled is a house whose bottle of soap says so.
 func labelled(lab remedy.Label) remedy.House {
 	return remedy.House{Labels: map[string]remedy.Label{"soap": lab}}
@@ -92,7 +125,7 @@ func TestTheHousesBottleOutranksTheBook(t *testing.T) {
 		{remedy.Label{High: "12 mL per L"}, 10, 12},
 		{remedy.Label{Low: "15 mL per L"}, 15, 20},
 	} {
-		g, err := dosage.RangeOf(soap, soap.Rates[0], labelled(c.lab))
+		g, err := dosage.RangeOf(soap, soap.Rates[0], labelled(c.lab), "")
 		require.NoError(t, err, c)
 		low, err := dosage.Blend(b, labelled(c.lab), dosage.MixInput{Remedy: "soap", Use: "low", Volume: "1 L"})
 		require.NoError(t, err, c)
@@ -119,6 +152,9 @@ func TestWhatNoLabelSays(t *testing.T) {
 		{"soap", remedy.Label{Low: "a glug"}, "low"},
 		{"soap", remedy.Label{RepeatMin: -1}, "repeatMinDays"},
 		{"soap", remedy.Label{RepeatMin: 366}, "repeatMinDays"},
+		{"spinosad", remedy.Label{Strength: "80 g per L"}, ""},
+		{"spinosad", remedy.Label{Strength: "very"}, "strength"},
+		{"soap", remedy.Label{Strength: "80 g per L"}, "strength"},
 		{"soap", remedy.Label{Most: 51}, "mostPerSeason"},
 		{"soap", remedy.Label{WaitDays: 366}, "waitDays"},
 		{"soap", remedy.Label{Crops: []string{"rose", strings.Repeat("x", 61)}}, "crops[1]"},

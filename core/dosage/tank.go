@@ -1,6 +1,7 @@
 package dosage
 
 import (
+	"cmp"
 	"fmt"
 	"slices"
 
@@ -19,7 +20,7 @@ type MixInput struct {
 	Sprayer string `json:"sprayer,omitempty" maxLength:"40" doc:"what one filling holds"`
 	Spoons  string `json:"spoons,omitempty" enum:"metric,us,imperial,au,"`
 
-	Stock      string   `json:"stock,omitempty" maxLength:"20" doc:"strength of the bottle for a strength, like '70 %'"`
+	Stock      string   `json:"stock,omitempty" maxLength:"20" doc:"how strong the bottle is: '70 %' of what is thinned to a strength, '80 g per L' or '0.5 %' of a concentrate"`
 	With       []Beside `json:"with,omitempty" maxItems:"2" doc:"what goes into the same tank"`
 	BothLabels bool     `json:"bothLabels,omitempty" doc:"the advisor read on every label that they may be mixed"`
 	Treatments int      `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"for how much to buy; once when left out"`
@@ -99,6 +100,9 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 			return f
 		})
 	}
+	if strong := reckoned(r, house, in.Stock); strong != "" {
+		plan.Warnings = append(plan.Warnings, fmt.Sprintf("Reckoned from the strength of the bottle (%s) and about %s in a litre: where its label gives a rate, the label's holds.", strong, r.Active))
+	}
 	mind := []string{}
 	for _, id := range append([]string{in.Remedy}, ids(in.With)...) {
 		mind = append(mind, warnings(b.Remedy(id), house)...)
@@ -106,9 +110,20 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 	return Mixed{Remedy: r.ID, Rate: rt.ID, Use: first.Rate, Volume: in.Volume, Sprayer: in.Sprayer, Spoons: in.Spoons, Stock: in.Stock, With: in.With, BothLabels: in.BothLabels, Treatments: in.Treatments, Plan: plan, Mind: mind, Range: span.Text()}, nil
 }
 
+// reckoned is the strength of the bottle a concentrate's rate was reckoned from, empty
+// where the rate is the label's own.
+func reckoned(r *knowledge.Remedy, house remedy.House, stock string) string {
+	lab := house.Labels[r.ID]
+	switch {
+	case !r.Bottle || stock == "" && lab.High != "":
+		return ""
+	}
+	return cmp.Or(stock, lab.Strength)
+}
+
 // wayOf is how a label range is put on; its id says so.
 func wayOf(rt knowledge.Rate) string {
-	if rt.ID == "drench" || rt.ID == "dab" {
+	if slices.Contains(mix.Ways, rt.ID) {
 		return rt.ID
 	}
 	return "spray"
@@ -151,13 +166,13 @@ func mixed(b *knowledge.Base, house remedy.House, field, id, rate string) (*know
 
 // tankPart is a remedy as a part of a mix, at the place in its range that was
 // asked for. For a strength the stock on the bottle takes the place of the one
-// the herbarium reckons with.
+// the herbarium reckons with; a concentrate is reckoned from it.
 func tankPart(r *knowledge.Remedy, rt knowledge.Rate, house remedy.House, use, stock string) (mix.Part, mix.Range, error) {
-	span, err := RangeOf(r, rt, house)
+	span, err := RangeOf(r, rt, house, stock)
 	if err != nil {
 		return mix.Part{}, span, err
 	}
-	if stock != "" {
+	if stock != "" && !r.Bottle {
 		if span.Low.Kind != mix.Strength {
 			return mix.Part{}, span, fault.New("stock", r.Name+" is not thinned from a strength in per cent", "leave it out; the rate on the label is what counts")
 		}

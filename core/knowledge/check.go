@@ -44,6 +44,7 @@ var (
 	Worths     = []string{"good", "fair", "some"}
 	Serious    = []string{"none", "low", "moderate", "high"}
 	DosePer    = []string{"m2", "pot L", "plant"}
+	DoseWays   = []string{"dust", "bait", "rake", "water", "pour", "release", "plant"}
 	DoseUnits  = []string{"g", "mL of mix", "animals", "plants"}
 	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
 
@@ -227,8 +228,11 @@ func (k *checker) remedyRef(field, id string) {
 
 func (k *checker) remedy(r *Remedy) {
 	k.at(r.From, "remedy", r.ID)
-	if r.Bottle && r.Active == "" {
-		k.style("active is missing", "say how much active ingredient a litre of mix holds, as 0.06 to 0.1 g of spinosad")
+	switch a := r.Active; {
+	case r.Bottle && a == nil:
+		k.style("active is missing", "say how much active ingredient a litre of mix holds, as {of: spinosad, low: 0.06, high: 0.1}")
+	case a != nil && (a.Of == "" || a.Low < 0 || a.High < a.Low || a.High > 0 && a.Low == 0):
+		k.say("active is not a range", "give of, and low and high in g per L, the low above zero")
 	}
 	k.word("hour", r.Hour, []string{"", "morning", "evening", "free"})
 	if len(r.Rates) > 0 && r.Reach != "soil" && r.Hour == "" && r.Rates[0].ID == "spray" {
@@ -294,6 +298,7 @@ func (k *checker) remedy(r *Remedy) {
 	for _, d := range r.Doses {
 		k.word("doses."+d.ID+".per", d.Per, DosePer)
 		k.word("doses."+d.ID+".unit", d.Unit, DoseUnits)
+		k.word("doses."+d.ID+".way", d.Way, DoseWays)
 		if d.Low <= 0 || d.High < d.Low {
 			k.say("dose "+d.ID+" is not a range", "give a low above zero and a high not below it")
 		}

@@ -1,5 +1,7 @@
 package knowledge
 
+import "fmt"
+
 // Frequency is a word of the seven-step scale.
 type Frequency string
 
@@ -208,6 +210,8 @@ type PlaceRate struct {
 	Low  float64 `json:"low" yaml:"low"`
 	High float64 `json:"high" yaml:"high"`
 	Unit string  `json:"unit" yaml:"unit" doc:"g, mL of mix, animals or plants"`
+	Way  string  `json:"way" yaml:"way" doc:"dust, bait, rake, water, pour, release or plant"`
+	Bulk float64 `json:"gramsPerMl,omitempty" yaml:"g_per_ml" doc:"of what is weighed, the heaviest a levelled mL of it is met; approximate"`
 }
 
 // Hazards are judged 0 (none) to 3 (serious).
@@ -253,7 +257,7 @@ type Remedy struct {
 	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
 	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
 	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
-	Active     string             `json:"active,omitempty" yaml:"active" doc:"of such a one, the active ingredient in a litre of mix, to hold the bottle's rate against; approximate"`
+	Active     *Active            `json:"active,omitempty" yaml:"active" doc:"of such a one, what a litre of finished mix holds; approximate"`
 	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
 	Hour       string             `json:"hour,omitempty" yaml:"hour" doc:"when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter"`
 	Yields     bool               `json:"yields,omitempty" yaml:"yields" doc:"one name for many doings: where the cause says how, that stands in place of its own how"`
@@ -274,6 +278,23 @@ type Remedy struct {
 	Reach      string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
 	Source     string             `json:"source" yaml:"source"`
 	From       string             `json:"from,omitempty" yaml:"-"`
+}
+
+// Active is how much of its active ingredient a litre of finished mix holds: what the
+// rate of a bottle is reckoned from, and held against. Without figures it is counted
+// in something no bottle's strength is written in, as spores are.
+type Active struct {
+	Of   string  `json:"of" yaml:"of" doc:"the active ingredient"`
+	Low  float64 `json:"lowGramsPerL,omitempty" yaml:"low"`
+	High float64 `json:"highGramsPerL,omitempty" yaml:"high"`
+}
+
+// String says it as a person does: "0.06 to 0.1 g of spinosad".
+func (a *Active) String() string {
+	if a.High == 0 {
+		return a.Of
+	}
+	return fmt.Sprintf("%g to %g g of %s", a.Low, a.High, a.Of)
 }
 
 // Outgrown says whether pests can outgrow its way of killing: a numbered group of

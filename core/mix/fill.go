@@ -20,7 +20,12 @@ var ways = map[string]way{
 	"spray":  spraying,
 	"drench": {"watering can", "Fill up with water to the line and stir.", "Stir again before each pot; pour slowly, until a little runs out below.", false},
 	"dab":    {"jar", "Add the water, close the lid and turn it over once.", "Dip a cotton bud; keep the lid on between, and no flame near.", true},
+	"wipe":   {"bowl", "Fill up with water to the line and stir.", "Wring the cloth until it no longer drips; hold each leaf from below and wipe both sides; a clean side of the cloth for each plant.", false},
+	"wick":   {"jar", "Fill up with water to the line and stir.", "Dip a soft brush or a wick, strip it off on the rim, and stroke it on only where the pest or the rot sits, from below upwards.", false},
 }
+
+// Ways are the words for how a mix is put on.
+var Ways = []string{"spray", "drench", "dab", "wipe", "wick"}
 
 var spraying = way{"sprayer", "Fill up with water to the line, close, and shake.", "Shake again every few minutes while spraying.", false}
 

@@ -155,6 +155,10 @@ type PlaceRequest struct {
 	High float64 `json:"high"`
 	Unit string  `json:"unit" doc:"g, mL of mix, animals or plants"`
 	Use  string  `json:"use,omitempty" enum:"low,middle,top," doc:"where in the range; middle when left out"`
+	Way  string  `json:"way,omitempty" enum:"dust,bait,rake,water,pour,release,plant," doc:"how it is put on; says the vessel and the steps"`
+
+	Bulk   float64 `json:"gramsPerMl,omitempty" doc:"of what is weighed, the heaviest a levelled mL of it is met; with it an amount is said in spoons too"`
+	Spoons string  `json:"spoons,omitempty" enum:"metric,us,imperial,au," doc:"the grower's kitchen spoons"`
 
 	Area   string `json:"area,omitempty" doc:"like '3 m2' or '20 sq ft'"`
 	Pots   []Pot  `json:"pots,omitempty"`
@@ -168,6 +172,9 @@ type Placed struct {
 	Text   string   `json:"text"`
 	Lines  []string `json:"lines"` // for each kind of pot
 	Range  string   `json:"range"` // what low and top would be here
+	Vessel string   `json:"vessel,omitempty" doc:"what it is measured into"`
+	Order  []string `json:"order,omitempty" doc:"how it is put on, step by step"`
+	Spoons *Spooned `json:"spoons,omitempty" doc:"a weight in levelled spoons, rounded down"`
 }
 
 // Place works out an amount over a bed, pots or plants. Errors name the field.
@@ -221,6 +228,12 @@ func Place(r PlaceRequest) (Placed, error) {
 	default:
 		l.Add("per", fmt.Sprintf("%q is not what an amount goes by", r.Per), "use m2, pot L or plant")
 	}
+	how, known := placings[r.Way]
+	if !known {
+		l.Add("way", fmt.Sprintf("%q is no way to put it on", r.Way), "use dust, bait, rake, water, pour, release or plant")
+	}
+	world, err := findWorld(r.Spoons)
+	l.AddErr("spoons", err)
 	if err := l.Err(); err != nil {
 		return Placed{}, err
 	}
@@ -230,6 +243,8 @@ func Place(r PlaceRequest) (Placed, error) {
 	for _, e := range each {
 		out.Lines = append(out.Lines, fmt.Sprintf("%s for each of %d pots of %.1f L", amountText(shown(rate*e.l, r.High*e.l, r.Unit), r.Unit), e.n, e.l))
 	}
+	out.Spoons = levelled(out.Amount, r.Bulk, world)
+	out.Vessel, out.Order = how.vessel, how.say(out)
 	return out, nil
 }
 

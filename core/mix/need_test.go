@@ -153,3 +153,26 @@ func TestHowMuchToBuyCountsTheTreatments(t *testing.T) {
 	_, err = Make(Request{Volume: "2 L", Parts: part, Treatments: 99})
 	assert.ErrorContains(t, err, "treatments")
 }
+
+// What is not mixed has its own vessel and steps, says its amount in them, and in
+// spoons where it is known how heavy it lies: never more than was weighed.
+func TestWhatIsNotMixedHasItsOwnSteps(t *testing.T) {
+	place := func(way string, bulk float64, spoons, area string) Placed {
+		p, err := Place(PlaceRequest{Name: "x", Per: "m2", Low: 2, High: 5, Unit: "g", Use: "top", Way: way, Bulk: bulk, Spoons: spoons, Area: area})
+		require.NoError(t, err)
+		return p
+	}
+	bait := place("bait", .9, "metric", "4 m2") // 20 g at 0.9 g per mL is 22.2 mL: 4 teaspoons and a quarter, rounded down
+	assert.Equal(t, "cup", bait.Vessel)
+	assert.Equal(t, "1 tbsp + 1 tsp + 1/4 tsp", bait.Spoons.Text)
+	assert.LessOrEqual(t, bait.Spoons.Ml*.9, 20.)
+	assert.Contains(t, bait.Order[0], "20 g (about 1 tbsp + 1 tsp + 1/4 tsp, levelled)")
+	dust := place("dust", .4, "", "4 m2")
+	assert.Equal(t, "shaker", dust.Vessel)
+	assert.Nil(t, dust.Spoons, "nobody said which spoons")
+	assert.Contains(t, dust.Order[0], "20 g into a dry jar")
+	assert.Nil(t, place("rake", 1.2, "us", "40 m2").Spoons, "a scale is the better way")
+	assert.Empty(t, place("", 0, "", "1 m2").Order)
+	_, err := Place(PlaceRequest{Name: "x", Per: "m2", Low: 2, High: 5, Unit: "g", Way: "throw", Area: "1 m2"})
+	assert.ErrorContains(t, err, "way")
+}

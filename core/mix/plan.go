@@ -26,7 +26,7 @@ type Request struct {
 	Volume  string `json:"volume" doc:"finished mix wanted in all, with its unit, like '3 L'"`
 	Sprayer string `json:"sprayer,omitempty" doc:"what one filling of the sprayer holds; empty means all at once"`
 	Spoons  string `json:"spoons,omitempty" doc:"the grower's kitchen spoons" enum:"metric,us,imperial,au,"`
-	Way     string `json:"way,omitempty" doc:"how it is put on: spray when left out, drench, or dab" enum:"spray,drench,dab,"`
+	Way     string `json:"way,omitempty" doc:"how it is put on: spray when left out, drench, dab, wipe or wick" enum:"spray,drench,dab,wipe,wick,"`
 	Even    bool   `json:"even,omitempty" doc:"share the mix evenly over the tanks instead of full tanks and a remainder"`
 	Parts   []Part `json:"parts" doc:"what goes in; one to four parts"`
 
@@ -91,9 +91,10 @@ type Plan struct {
 	Tanks     []Tank    `json:"tanks"`
 	Order     []string  `json:"order"`
 	Buy       []Dose    `json:"buy"`              // what the whole plan uses
-	Vessel    string    `json:"vessel,omitempty"` // what it is mixed in: sprayer, watering can or jar
+	Vessel    string    `json:"vessel,omitempty"` // what it is mixed in: sprayer, watering can, bowl or jar
 	Marks     []Mark    `json:"marks"`
 	Warnings  []string  `json:"warnings"`
+	Much      bool      `json:"much,omitempty" doc:"more than anybody carries on the back: more likely a slip of the unit"`
 	LeftOver  string    `json:"leftOver"`
 	PerLitre  []string  `json:"perLitre"`
 	exactTank []tankRat // for tests: exact volumes
@@ -124,6 +125,7 @@ var (
 	maxVolume  = big.NewRat(1_000_000, 1) // 1000 L
 	minVolume  = big.NewRat(10, 1)        // 10 mL
 	minSprayer = big.NewRat(50, 1)
+	carried    = big.NewRat(25_000, 1) // 25 L, above the largest knapsack sprayers sold
 	formOrder  = map[string]int{"emulsifier": 0, "powder": 1, "liquid": 2, "": 2, "oil": 3, "alcohol": 4, "soap": 5}
 )
 
@@ -147,7 +149,7 @@ func Make(req Request) (Plan, error) {
 	}
 	how, known := ways[req.Way]
 	if !known {
-		faults.Add("way", fmt.Sprintf("%q is no way to put it on", req.Way), "use spray, drench or dab")
+		faults.Add("way", fmt.Sprintf("%q is no way to put it on", req.Way), "use one of "+strings.Join(Ways, ", "))
 	}
 	world, err := findWorld(req.Spoons)
 	faults.AddErr("spoons", err)
@@ -161,7 +163,7 @@ func Make(req Request) (Plan, error) {
 	for i, p := range req.Parts {
 		q, err := parsePart(p)
 		faults.AddErr(fmt.Sprintf("parts[%d]", i), err)
-		if p.Form == "alcohol" && req.Way != "dab" {
+		if p.Form == "alcohol" && req.Way != "dab" { // a wiped room is full of its fume
 			faults.Add(fmt.Sprintf("parts[%d].form", i), "alcohol burns: its mist or a can of it takes fire", "it is only dabbed, from a small jar with a lid")
 		}
 		parts = append(parts, q)
@@ -265,7 +267,7 @@ func build(vol, tank Quantity, even bool, world string, how way, parts []part, t
 	if sliver := new(big.Rat).Sub(total, new(big.Rat).Mul(cap, big.NewRat(int64(n-1), 1))); n > 1 && sliver.Cmp(new(big.Rat).Quo(cap, big.NewRat(1000, 1))) <= 0 {
 		n, even = n-1, true
 	}
-	plan := Plan{Volume: vol.String(), VolumeMl: float(total), Fillings: n, LeftOver: "nothing is left over when all of it is used; pour none down a drain", Warnings: []string{}, Buy: []Dose{}, Marks: []Mark{}}
+	plan := Plan{Volume: vol.String(), VolumeMl: float(total), Much: total.Cmp(carried) > 0, Fillings: n, LeftOver: "nothing is left over when all of it is used; pour none down a drain", Warnings: []string{}, Buy: []Dose{}, Marks: []Mark{}}
 	add := func(v *big.Rat, count int) {
 		t, exact := fill(v, world, how, parts)
 		t.Count, exact.count = count, count

@@ -14,7 +14,7 @@ import (
 // burns never goes into a sprayer or a can.
 func TestTheMixFollowsTheWayItIsPutOn(t *testing.T) {
 	alcohol := Part{Name: "Rubbing alcohol", Rate: "42 % from 70 %", High: "45 % from 70 %", Form: "alcohol"}
-	for _, way := range []string{"", "spray", "drench"} {
+	for _, way := range []string{"", "spray", "drench", "wipe", "wick"} {
 		_, err := Make(Request{Way: way, Volume: "500 mL", Parts: []Part{alcohol}})
 		assert.ErrorContains(t, err, "burns", way)
 	}
@@ -30,6 +30,15 @@ func TestTheMixFollowsTheWayItIsPutOn(t *testing.T) {
 	words = strings.Join(drench.Order, " ")
 	assert.Contains(t, words, "watering can")
 	assert.NotContains(t, words, "spray")
+	soap := Part{Name: "Soap", Rate: "10 mL per L", High: "20 mL per L", Form: "soap"}
+	for way, want := range map[string][2]string{"wipe": {"bowl", "both sides"}, "wick": {"jar", "brush"}} {
+		p, err := Make(Request{Way: way, Volume: "500 mL", Parts: []Part{soap}})
+		require.NoError(t, err, way)
+		words := strings.Join(p.Order, " ")
+		assert.Equal(t, want[0], p.Vessel)
+		assert.Contains(t, words, want[1])
+		assert.NotContains(t, words, "spray")
+	}
 	_, err = Make(Request{Way: "inject", Volume: "1 L", Parts: []Part{{Name: "Soap", Rate: "10 mL per L", High: "20 mL per L", Form: "soap"}}})
 	assert.ErrorContains(t, err, "way")
 }
@@ -53,7 +62,7 @@ func TestASoapThatCarriesAnOilGoesInFirst(t *testing.T) {
 // No step pours above the line, in any way and any mix.
 func TestNoStepFillsAboveTheLine(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
-		way := rapid.SampledFrom([]string{"spray", "drench", "dab"}).Draw(t, "way")
+		way := rapid.SampledFrom(Ways).Draw(t, "way")
 		target := rapid.IntRange(1, 70).Draw(t, "target")
 		form := rapid.SampledFrom([]string{"liquid", "soap", "oil", "emulsifier"}).Draw(t, "form")
 		p, err := Make(Request{Way: way, Volume: "1 L", Parts: []Part{{Name: "x", Rate: Decimal(big.NewRat(int64(target), 1), 0) + " % from 70 %", Form: form}}})

@@ -110,16 +110,21 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 	if c.Regulated != "" {
 		out.Refer = c.Name + ": " + c.Regulated
 	}
+	g := gateInput{b: b, c: c, s: s, day: day}
 	for _, r := range b.Remedies {
-		out.Offers = append(out.Offers, offer(&gateInput{b, c, r, s, day}))
+		g.r = r
+		out.Offers = append(out.Offers, offer(&g))
 	}
-	slices.SortStableFunc(out.Offers, func(x, y Offer) int {
-		if x.Meant != y.Meant {
-			if x.Meant {
-				return -1
-			}
-			return 1
+	// What the book has for it first; the rest only by its rung.
+	meant := 0
+	for i := range out.Offers {
+		if out.Offers[i].Meant {
+			out.Offers[meant], out.Offers[i] = out.Offers[i], out.Offers[meant]
+			meant++
 		}
+	}
+	slices.SortFunc(out.Offers[meant:], func(x, y Offer) int { return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.harm(), y.harm()), cmp.Compare(x.Remedy, y.Remedy)) })
+	slices.SortStableFunc(out.Offers[:meant], func(x, y Offer) int {
 		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]), cmp.Compare(x.harm(), y.harm()), cmp.Compare(y.reach(), x.reach()), cmp.Compare(x.order, y.order))
 	})
 	pick(&out, b, c, s)

@@ -2,7 +2,9 @@ package remedy
 
 import (
 	"fmt"
+	"slices"
 
+	"botanik/core/civil"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
@@ -71,4 +73,42 @@ func Repeated(b *knowledge.Base, ids []string) *knowledge.Remedy {
 		}
 	}
 	return best
+}
+
+// Hours of the day after which a morning's or an evening's treatment is for the next
+// day, and the days a patch test is left (judgement: most marks show within two).
+const (
+	morningOver = 10
+	eveningOver = 21
+	testDays    = 2
+)
+
+// First is the first day of a treatment that nobody set, and why it is not today.
+type First struct {
+	On     civil.Day
+	Tested bool   // a patch test is made today
+	Why    string // empty when it is today
+}
+
+// FirstDay is the first day a treatment can be given: not before its patch test was
+// left two days, nor in an hour that has gone by. The hour is of the desk's clock, 0 to
+// 23; cause and remedy may be nil.
+func FirstDay(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situation, today civil.Day, hour int) First {
+	if patchTested(r, s) {
+		on := today.Add(testDays)
+		return First{on, true, fmt.Sprintf("Patch test three leaves on %s: the first treatment is on %s, if they are unmarked.", today.Short(), on.Short())}
+	}
+	if k == nil || r == nil {
+		return First{On: today}
+	}
+	if over := map[string]int{"morning": morningOver, "evening": eveningOver}[PartOfDay(b, k, r, s)]; over > 0 && hour >= over {
+		return First{On: today.Add(1), Why: "Today's hour for it has gone by: it begins tomorrow."}
+	}
+	return First{On: today}
+}
+
+// patchTested reports whether a remedy wants a patch test that this plant has not had:
+// what was put on it before needs none.
+func patchTested(r *knowledge.Remedy, s Situation) bool {
+	return r != nil && r.Patch && !slices.ContainsFunc(s.Earlier, func(e Earlier) bool { return e.Remedy == r.ID })
 }

@@ -32,8 +32,11 @@ const seasonDays = 365
 // finds the last of them; no day when it never was.
 func Uses(earlier []Earlier, id string, day civil.Day) (n int, last civil.Day) {
 	for _, e := range earlier {
+		if e.Remedy != id {
+			continue
+		}
 		on, err := civil.Parse(e.On)
-		if e.Remedy != id || err != nil || day.Sub(on) > seasonDays {
+		if err != nil || day.Sub(on) > seasonDays {
 			continue
 		}
 		n++

@@ -36,6 +36,7 @@ type Label struct {
 	WaitDays  int    `json:"waitDays,omitempty" minimum:"0" maximum:"365"`
 	Low       string `json:"low,omitempty" maxLength:"60"`
 	High      string `json:"high,omitempty" maxLength:"60"`
+	Strength  string `json:"strength,omitempty" maxLength:"40" doc:"of a concentrate, how strong the bottle is, like '80 g per L' or '0.5 %'"`
 
 	Crops []string `json:"crops,omitempty" maxItems:"40" doc:"crops this bottle names, by host id, group or family; empty: not written down"`
 }

@@ -3,7 +3,6 @@ package desk
 import (
 	"context"
 	"fmt"
-	"slices"
 
 	"botanik/core/civil"
 	"botanik/core/dosage"
@@ -62,9 +61,16 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 		}
 		req.Start = start
 	}
-	notes := []string{}
+	notes, test := []string{}, ""
 	if in.Start == "" {
-		req.Start, notes = s.firstDay(m, c, sit)
+		first := remedy.FirstDay(s.Base(), s.cause(c), s.repeated(c), sit, m.Today, m.Now.In(m.Clock).Hour())
+		req.Start = first.On
+		if first.Why != "" {
+			notes = append(notes, first.Why)
+		}
+		if first.Tested {
+			test = m.Today.String()
+		}
 	}
 	if in.Count > 0 {
 		req.Want = in.Count
@@ -82,50 +88,15 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 	if err != nil {
 		return casefile.Days{}, err
 	}
-	out := casefile.Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}}
+	out := casefile.Days{Start: req.Start.String(), Gap: sched.Gap, Notes: sched.Notes, On: []string{}, Test: test}
 	if o := s.Base().School(remedy.Rhythm).Option(rhythm); rhythm != lifecycle.Computed && o != nil {
 		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	out.Notes = append(notes, out.Notes...)
-	if len(notes) > 0 && patchTested(s.repeated(c), sit) {
-		out.Test = m.Today.String()
-	}
 	for _, d := range sched.Days {
 		out.On = append(out.On, d.String())
 	}
 	return out, nil
-}
-
-// Hours of the day after which a morning's or an evening's treatment is for the next
-// day, and the days a patch test is left.
-const (
-	morningOver = 10
-	eveningOver = 21
-	testDays    = 2
-)
-
-// firstDay is the first day a treatment can be given that nobody set: not before its
-// patch test was left two days, nor in an hour that has gone by.
-func (s *Service) firstDay(m house.Moment, c *Case, sit remedy.Situation) (civil.Day, []string) {
-	r, k := s.repeated(c), s.cause(c)
-	if patchTested(r, sit) {
-		first := m.Today.Add(testDays)
-		return first, []string{fmt.Sprintf("Patch test three leaves on %s: the first treatment is on %s, if they are unmarked.", m.Today.Short(), first.Short())}
-	}
-	if k == nil {
-		return m.Today, []string{}
-	}
-	hour := m.Now.In(m.Clock).Hour()
-	if over := map[string]int{"morning": morningOver, "evening": eveningOver}[remedy.PartOfDay(s.Base(), k, r, sit)]; over > 0 && hour >= over {
-		return m.Today.Add(1), []string{"Today's hour for it has gone by: it begins tomorrow."}
-	}
-	return m.Today, []string{}
-}
-
-// patchTested reports whether a remedy wants a patch test that this plant has not had:
-// what was put on it before needs none.
-func patchTested(r *knowledge.Remedy, sit remedy.Situation) bool {
-	return r != nil && r.Patch && !slices.ContainsFunc(sit.Earlier, func(e remedy.Earlier) bool { return e.Remedy == r.ID })
 }
 
 // rhythm is the answer that holds to how often: the one asked for, else the

@@ -284,16 +284,30 @@ func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
 }
 
 // Search finds the newest cases by words in number, grower, plant, story or
-// verdict; a word's beginning is enough. Anything else than words is passed over.
+// verdict; a word's beginning is enough. Of several words all but the last are first
+// taken as they stand, because somebody is still typing the last one only: that alone
+// fills a page at a large desk. Anything else than words is passed over.
 func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, error) {
-	terms := []string{}
+	whole, begun := []string{}, []string{}
 	for _, w := range strings.FieldsFunc(words, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) }) {
-		terms = append(terms, `"`+w+`"*`)
+		whole, begun = append(whole, `"`+w+`"`), append(begun, `"`+w+`"*`)
 	}
 	out := []Case{}
-	if len(terms) == 0 {
+	n := len(begun) - 1
+	if n < 0 {
 		return out, nil
 	}
-	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT ?) ORDER BY serial DESC`, strings.Join(terms, " "), limit)
+	if n > 0 {
+		whole[n] = begun[n]
+		if err := s.matching(ctx, &out, strings.Join(whole, " "), limit); err != nil || len(out) == limit {
+			return out, err
+		}
+		out = out[:0]
+	}
+	err := s.matching(ctx, &out, strings.Join(begun, " "), limit)
 	return out, err
+}
+
+func (s *Store) matching(ctx context.Context, out *[]Case, query string, limit int) error {
+	return s.r.SelectContext(ctx, out, `SELECT `+brief+` FROM case_file WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT ?) ORDER BY serial DESC`, query, limit)
 }

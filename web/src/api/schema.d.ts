@@ -980,6 +980,14 @@ export interface components {
             /** @description good, fair or some: how much it does against this cause */
             worth: string;
         };
+        Active: {
+            /** Format: double */
+            highGramsPerL?: number;
+            /** Format: double */
+            lowGramsPerL?: number;
+            /** @description the active ingredient */
+            of: string;
+        };
         Alarm: {
             cause: string;
             /** @enum {string} */
@@ -1488,6 +1496,8 @@ export interface components {
             mostPerSeason?: number;
             /** Format: int64 */
             repeatMinDays?: number;
+            /** @description of a concentrate, how strong the bottle is, like '80 g per L' or '0.5 %' */
+            strength?: string;
             /** Format: int64 */
             waitDays?: number;
         };
@@ -1588,7 +1598,7 @@ export interface components {
             spoons?: "metric" | "us" | "imperial" | "au" | "";
             /** @description what one filling holds */
             sprayer?: string;
-            /** @description strength of the bottle for a strength, like '70 %' */
+            /** @description how strong the bottle is: '70 %' of what is thinned to a strength, '80 g per L' or '0.5 %' of a concentrate */
             stock?: string;
             /**
              * Format: int64
@@ -1756,10 +1766,20 @@ export interface components {
             pots?: components["schemas"]["Pot"][];
             /** @description remedy id */
             remedy: string;
+            /**
+             * @description the grower's kitchen spoons
+             * @enum {string}
+             */
+            spoons?: "metric" | "us" | "imperial" | "au" | "";
             /** @enum {string} */
             use?: "low" | "middle" | "top" | "";
         };
         PlaceRate: {
+            /**
+             * Format: double
+             * @description of what is weighed, the heaviest a levelled mL of it is met; approximate
+             */
+            gramsPerMl?: number;
             /** Format: double */
             high: number;
             id: string;
@@ -1770,14 +1790,22 @@ export interface components {
             per: string;
             /** @description g, mL of mix, animals or plants */
             unit: string;
+            /** @description dust, bait, rake, water, pour, release or plant */
+            way: string;
         };
         Placed: {
             /** Format: double */
             amount: number;
             lines: string[];
+            /** @description how it is put on, step by step */
+            order?: string[];
             range: string;
+            /** @description a weight in levelled spoons, rounded down */
+            spoons?: components["schemas"]["Spooned"];
             text: string;
             unit: string;
+            /** @description what it is measured into */
+            vessel?: string;
         };
         Plan: {
             buy: components["schemas"]["Dose"][];
@@ -1785,6 +1813,8 @@ export interface components {
             fillings: number;
             leftOver: string;
             marks: components["schemas"]["Mark"][];
+            /** @description more than anybody carries on the back: more likely a slip of the unit */
+            much?: boolean;
             order: string[];
             perLitre: string[];
             tanks: components["schemas"]["Tank"][];
@@ -1943,8 +1973,8 @@ export interface components {
             units?: number;
         };
         Remedy: {
-            /** @description of such a one, the active ingredient in a litre of mix, to hold the bottle's rate against; approximate */
-            active?: string;
+            /** @description of such a one, what a litre of finished mix holds; approximate */
+            active?: components["schemas"]["Active"];
             /** @description contact, residual, gut, protects or cures */
             acts?: string;
             /** @description what growers call it; a name two remedies share is asked about */
@@ -2730,7 +2760,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA1VFpLMDdZWkoyTjM3NUdF"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAzVjA3TlA2WEtNMkFTNTJS"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2957,7 +2987,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -2970,7 +3000,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2980,10 +3010,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2995,7 +3025,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3004,11 +3034,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4018,9 +4048,13 @@ export interface operations {
                      *           "placed": {
                      *             "amount": 10.5,
                      *             "lines": [],
+                     *             "order": [
+                     *               "Put 10.5 g into a dry cup."
+                     *             ],
                      *             "range": "6 g to 15 g",
                      *             "text": "10.5 g",
-                     *             "unit": "g"
+                     *             "unit": "g",
+                     *             "vessel": "cup"
                      *           },
                      *           "remedy": "iron-bait"
                      *         }
@@ -4051,7 +4085,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "p": 0.04614432864946881,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4061,7 +4095,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.863593174165035,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4070,11 +4104,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.05431416681357113,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600204
+                     *                 "topP": 0.5520937710600207
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4089,7 +4123,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.20285511168630865
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -5066,7 +5100,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5079,7 +5113,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -5089,10 +5123,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5104,7 +5138,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5113,11 +5147,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5757,10 +5791,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5773,7 +5807,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5801,11 +5835,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5971,10 +6005,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -5987,7 +6021,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6015,11 +6049,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6535,10 +6569,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650792,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.1668671804587425,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -6551,7 +6585,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6579,11 +6613,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462285
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7536,7 +7570,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167874,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7549,7 +7583,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349197,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7559,10 +7593,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982461
+                     *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.889419467022545
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7574,7 +7608,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7583,11 +7617,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676907
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7728,10 +7762,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7744,7 +7778,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7772,11 +7806,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8823,9 +8857,13 @@ export interface operations {
                      *       "placed": {
                      *         "amount": 10.5,
                      *         "lines": [],
+                     *         "order": [
+                     *           "Put 10.5 g into a dry cup."
+                     *         ],
                      *         "range": "6 g to 15 g",
                      *         "text": "10.5 g",
-                     *         "unit": "g"
+                     *         "unit": "g",
+                     *         "vessel": "cup"
                      *       },
                      *       "remedy": "iron-bait"
                      *     }

@@ -10,9 +10,6 @@ import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 
-/** What a strong person carries on the back, in mL; more is asked back. */
-const plausibleMl = 25_000;
-
 export function MixStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const session = useSession();
@@ -42,7 +39,7 @@ export function MixStep({ view }: { view: View }) {
       };
   const blend = useBlend(form);
   // More than anybody carries on the back is more likely a slip of the unit.
-  const much = (blend.data?.plan.volumeMl ?? 0) > plausibleMl ? (blend.data?.plan.volume ?? '') : '';
+  const much = blend.data?.plan.much ? blend.data.plan.volume : '';
   const [meant, setMeant] = useState('');
   const asked = !!much && meant !== much;
   const keep = () =>
@@ -54,7 +51,7 @@ export function MixStep({ view }: { view: View }) {
       },
     });
   useKeys([{ key: 'Enter', does: 'keep the mix', run: () => form.remedy && keep() }]);
-  if (!only.length && placed.length) return <Places view={view} placed={placed} />;
+  if (!only.length && placed.length) return <Places view={view} placed={placed} spoons={last.spoons} />;
   if (!only.length)
     return (
       <p>
@@ -104,19 +101,19 @@ export function MixStep({ view }: { view: View }) {
         <div className="sheet pad">
           <MixAnswer mixed={blend.data} error={blend.error} />
         </div>
-        {placed.length > 0 && <Places view={view} placed={placed} />}
+        {placed.length > 0 && <Places view={view} placed={placed} spoons={last.spoons} />}
       </div>
     </form>
   );
 }
 
 /** Dust, drench or helpers among what was chosen: how much for the grower's own bed or pots. */
-function Places({ view, placed }: { view: View; placed: string[] }) {
+function Places({ view, placed, spoons }: { view: View; placed: string[]; spoons: string }) {
   const { data: kb } = useVocabulary();
   const change = useChange(view.id);
   const { put } = useCaseCalls(view.id);
   const [last, setLast] = useDraft<PlaceForm>('place', emptyPlace);
-  const form = placed.includes(last.remedy) ? last : { ...last, remedy: placed[0] ?? '' };
+  const form = { ...last, spoons, remedy: placed.includes(last.remedy) ? last.remedy : (placed[0] ?? '') };
   const per = kb?.remedies.find((r) => r.id === form.remedy)?.doses?.[0]?.per ?? '';
   const answer = usePlace(form, per);
   return (

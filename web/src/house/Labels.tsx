@@ -4,10 +4,11 @@ import TextField from '@mui/material/TextField';
 import { useState } from 'react';
 import type { Problem, S } from '../api/client';
 import { useVocabulary } from '../api/hooks';
+import { activeText } from '../parts/Mixer';
 
 const whole = ['gap', 'most', 'wait'] as const;
 
-type Draft = { low: string; high: string; gap: string; most: string; wait: string; crops: string };
+type Draft = { low: string; high: string; strength: string; gap: string; most: string; wait: string; crops: string };
 
 /** The bottles on this desk's shelf, by generic name: their own rates, gap, most a season, wait and crops win over the usual ones. */
 export function Labels({
@@ -34,6 +35,7 @@ export function Labels({
     setD({
       low: l?.low ?? '',
       high: l?.high ?? '',
+      strength: l?.strength ?? '',
       gap: l?.repeatMinDays ? String(l.repeatMinDays) : '',
       most: l?.mostPerSeason ? String(l.mostPerSeason) : '',
       wait: l?.waitDays ? String(l.waitDays) : '',
@@ -48,6 +50,7 @@ export function Labels({
     const label: S['Label'] = {
       ...(d.low.trim() ? { low: d.low.trim() } : {}),
       ...(d.high.trim() ? { high: d.high.trim() } : {}),
+      ...(d.strength.trim() ? { strength: d.strength.trim() } : {}),
       ...(n(d.gap) ? { repeatMinDays: n(d.gap) } : {}),
       ...(n(d.most) ? { mostPerSeason: n(d.most) } : {}),
       ...(n(d.wait) ? { waitDays: n(d.wait) } : {}),
@@ -107,6 +110,7 @@ export function Labels({
                   {[
                     l?.low ? `from ${l.low}` : '',
                     l?.high ? `up to ${l.high}` : '',
+                    l?.strength ? `holding ${l.strength}` : '',
                     l?.repeatMinDays ? `gap ${l.repeatMinDays} days` : '',
                     l?.mostPerSeason ? `${l.mostPerSeason} a season` : '',
                     l?.waitDays ? `${l.waitDays} days before harvest` : '',
@@ -137,10 +141,11 @@ export function Labels({
         <div className="form" data-label={open}>
           {r.bottle && (
             <p className="quiet">
-              Its bottles differ many times in strength: copy the rate off yours. A litre of mix should come out at
-              about {r.active}.
+              Its bottles differ many times in strength: copy the rate off yours. Where it gives none, its strength is
+              reckoned with; a litre of mix should hold about {activeText(r.active)}.
             </p>
           )}
+          {r.active?.highGramsPerL && field('strength', 'How strong, like 80 g per L or 0.5 %')}
           <div className="halves">
             {field('low', 'Lowest rate', r.bottle ? '' : rate?.low)}
             {field('high', 'Top rate', r.bottle ? '' : rate?.high)}

@@ -15,6 +15,7 @@ const sprayer = 'M22 20 H56 V26 C56 30 66 32 66 40 V128 a5 5 0 0 1 -5 5 H17 a5 5
 const outlines: Record<string, string> = {
   sprayer,
   jar: 'M16 22 H62 V30 H16 Z M18 30 C14 33 12 35 12 40 V128 a5 5 0 0 0 5 5 H61 a5 5 0 0 0 5 -5 V40 C66 35 64 33 60 30',
+  bowl: 'M4 60 H74 C74 104 66 126 54 133 H24 C12 126 4 104 4 60 Z',
   'watering can':
     'M12 32 H66 V128 a5 5 0 0 1 -5 5 H17 a5 5 0 0 1 -5 -5 Z M66 112 L76 60 M73 58 L78 62 M18 32 C18 14 60 14 60 32',
 };

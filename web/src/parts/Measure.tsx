@@ -1,11 +1,11 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 
-/** An amount as it was typed or switched. `exact` stands behind a switched number until somebody types over it. */
-export type Amount = { number: string; unit: string; exact?: string };
+/** An amount as it was typed. */
+export type Amount = { number: string; unit: string };
 
-/** What the desk reads: the exact fraction where there is one. */
-export const amountText = (a: Amount) => `${a.exact || a.number} ${a.unit}`;
+/** What the desk reads. */
+export const amountText = (a: Amount) => `${a.number} ${a.unit}`;
 
 /** "500 mL" or "2 gal" typed into one field is a number and a unit; a bare gallon or pint is the one of the list. */
 export function readTyped(text: string, units: string[], unit: string): Amount {

@@ -26,9 +26,6 @@ export type MixForm = {
   /** What the bottle of a strength says, in per cent. */
   stock?: string;
   times?: string;
-  /** The exact value behind a switched unit, as long as nobody types over it. */
-  vExact?: string;
-  sExact?: string;
 };
 
 export const emptyMix: MixForm = {
@@ -43,6 +40,12 @@ export const emptyMix: MixForm = {
   spoons: 'metric',
 };
 
+const vessels: Record<string, string> = { dab: 'jar', wick: 'jar', wipe: 'bowl', drench: 'watering can' };
+
+/** What a litre of mix of a concentrate should hold. */
+export const activeText = (a?: S['Active']) =>
+  a ? (a.highGramsPerL ? `${a.lowGramsPerL} to ${a.highGramsPerL} g of ${a.of}` : a.of) : '';
+
 const volumes = ['mL', 'L', 'US fl oz', 'US quart', 'US gal', 'Imperial pint', 'Imperial gal'];
 const spoonWorlds = [
   { id: 'metric', name: '5 and 15 mL' },
@@ -55,10 +58,8 @@ export const mixInput = (f: MixForm): S['MixInput'] => ({
   remedy: f.remedy,
   ...(f.rate ? { rate: f.rate } : {}),
   use: f.use === 'custom' ? f.custom : f.use,
-  volume: f.volume
-    ? amountText({ number: f.volume, unit: f.vUnit, exact: f.vExact })
-    : amountText({ number: f.sprayer, unit: f.sUnit, exact: f.sExact }),
-  sprayer: amountText({ number: f.sprayer, unit: f.sUnit, exact: f.sExact }),
+  volume: f.volume ? amountText({ number: f.volume, unit: f.vUnit }) : amountText({ number: f.sprayer, unit: f.sUnit }),
+  sprayer: amountText({ number: f.sprayer, unit: f.sUnit }),
   spoons: f.spoons as 'metric',
   ...(f.beside ? { with: [{ remedy: f.beside, use: 'middle' }], bothLabels: !!f.bothLabels } : {}),
   ...(f.stock?.trim() ? { stock: f.stock } : {}),
@@ -102,20 +103,29 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           </MenuItem>
         ))}
       </TextField>
+      {(r?.rates?.length ?? 0) > 1 && (
+        <Chips
+          label="Put on how"
+          options={(r?.rates ?? []).map((x) => ({ id: x.id, name: x.name }))}
+          value={[rate?.id ?? '']}
+          onChange={(v) => set({ ...form, rate: v[0] ?? '' })}
+          small
+        />
+      )}
       <Measure
-        label={`The ${{ dab: 'jar', drench: 'watering can' }[way] ?? 'sprayer'} holds`}
+        label={`The ${vessels[way] ?? 'sprayer'} holds`}
         name="sprayer"
         units={volumes}
-        value={{ number: form.sprayer, unit: form.sUnit, exact: form.sExact }}
-        set={(a) => set({ ...form, sprayer: a.number, sUnit: a.unit, sExact: a.exact })}
+        value={{ number: form.sprayer, unit: form.sUnit }}
+        set={(a) => set({ ...form, sprayer: a.number, sUnit: a.unit })}
       />
       <Measure
         label="Mix needed in all"
         name="volume"
         placeholder="one filling"
         units={volumes}
-        value={{ number: form.volume, unit: form.vUnit, exact: form.vExact }}
-        set={(a) => set({ ...form, volume: a.number, vUnit: a.unit, vExact: a.exact })}
+        value={{ number: form.volume, unit: form.vUnit }}
+        set={(a) => set({ ...form, volume: a.number, vUnit: a.unit })}
       />
       <Chips
         label="The grower's spoons"
@@ -128,9 +138,11 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
         <>
           <Chips
             label={
-              bottle?.low || bottle?.high
-                ? `Strength, within the ${range} of the bottle on this shelf`
-                : `Strength, within the usual label range of ${range}`
+              r?.bottle && !bottle?.high
+                ? `Strength, so that a litre holds ${activeText(r.active)}`
+                : bottle?.low || bottle?.high
+                  ? `Strength, within the ${range} of the bottle on this shelf`
+                  : `Strength, within the usual label range of ${range}`
             }
             options={[
               { id: 'low', name: 'low' },
@@ -153,20 +165,20 @@ export function MixFields({ form, set, only }: { form: MixForm; set: (f: MixForm
           )}
         </>
       )}
-      {rate?.stock && (
+      {(rate?.stock || (r?.active?.highGramsPerL && !bottle?.high)) && (
         <TextField
-          label="The bottle says, per cent"
+          label={rate?.stock ? 'The bottle says, per cent' : 'How strong is their bottle?'}
           name="stock"
           value={form.stock ?? ''}
-          placeholder={rate.stock.replace(' %', '')}
+          placeholder={rate?.stock?.replace(' %', '') ?? (bottle?.strength || '80 g per L, or 0.5 %')}
           onChange={(e) => set({ ...form, stock: e.target.value })}
-          slotProps={{ htmlInput: { className: 'num', inputMode: 'decimal' } }}
+          slotProps={{ htmlInput: { className: 'num', inputMode: rate?.stock ? 'decimal' : 'text' } }}
         />
       )}
       <NeedPanel
         onTake={(v) => {
           const [volume, vUnit] = v.split(' ');
-          set({ ...form, volume: volume ?? '', vUnit: vUnit ?? 'L', vExact: '' });
+          set({ ...form, volume: volume ?? '', vUnit: vUnit ?? 'L' });
         }}
       />
       <div className="measure">

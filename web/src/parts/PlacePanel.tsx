@@ -15,8 +15,7 @@ export type PlaceForm = {
   size: string;
   sUnit: string;
   plants: string;
-  aExact?: string;
-  sExact?: string;
+  spoons?: string;
 };
 export const emptyPlace: PlaceForm = {
   remedy: '',
@@ -32,9 +31,10 @@ export const emptyPlace: PlaceForm = {
 export const placeInput = (f: PlaceForm, per: string): S['PlaceInput'] => ({
   remedy: f.remedy,
   use: f.use as 'middle',
-  ...(per === 'm2' ? { area: amountText({ number: f.area, unit: f.aUnit, exact: f.aExact }) } : {}),
+  ...(f.spoons ? { spoons: f.spoons as 'metric' } : {}),
+  ...(per === 'm2' ? { area: amountText({ number: f.area, unit: f.aUnit }) } : {}),
   ...(per === 'pot L'
-    ? { pots: [{ count: Number(f.pots) || 0, size: amountText({ number: f.size, unit: f.sUnit, exact: f.sExact }) }] }
+    ? { pots: [{ count: Number(f.pots) || 0, size: amountText({ number: f.size, unit: f.sUnit }) }] }
     : {}),
   ...(per === 'plant' ? { plants: Number(f.plants) || 0 } : {}),
 });
@@ -86,8 +86,8 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
           label="Over an area of"
           name="place-area"
           units={['m2', 'sq ft', 'sq yd']}
-          value={{ number: form.area, unit: form.aUnit, exact: form.aExact }}
-          set={(a) => set({ ...form, area: a.number, aUnit: a.unit, aExact: a.exact })}
+          value={{ number: form.area, unit: form.aUnit }}
+          set={(a) => set({ ...form, area: a.number, aUnit: a.unit })}
         />
       )}
       {per === 'pot L' && (
@@ -97,8 +97,8 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
             label="Each holds"
             name="place-size"
             units={['L', 'US gal', 'Imperial gal']}
-            value={{ number: form.size, unit: form.sUnit, exact: form.sExact }}
-            set={(a) => set({ ...form, size: a.number, sUnit: a.unit, sExact: a.exact })}
+            value={{ number: form.size, unit: form.sUnit }}
+            set={(a) => set({ ...form, size: a.number, sUnit: a.unit })}
           />
         </>
       )}
@@ -123,6 +123,13 @@ export function PlacePanel({ form, set, only }: { form: PlaceForm; set: (f: Plac
           {data.placed.lines.map((l) => (
             <div key={l}>{l}</div>
           ))}
+          {(data.placed.order?.length ?? 0) > 0 && (
+            <ol className="tight" data-order>
+              {data.placed.order?.map((o) => (
+                <li key={o}>{o}</li>
+              ))}
+            </ol>
+          )}
         </div>
       )}
       <Mind of={data?.mind} />

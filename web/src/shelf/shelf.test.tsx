@@ -37,7 +37,7 @@ function Place({ start }: { start: Partial<PlaceForm> }) {
 
 describe('a measure', () => {
   it('keeps the number when the unit is chosen after it, as one types', async () => {
-    show(<One start={{ number: '1', unit: 'L', exact: '1' }} />);
+    show(<One start={{ number: '1', unit: 'L' }} />);
     await choose('unit', 'US fl oz');
     expect(now).toEqual({ number: '1', unit: 'US fl oz' });
   });
@@ -54,13 +54,6 @@ describe('a measure', () => {
   });
   it('takes a bare gallon for the one that stands there', () => {
     expect(readTyped('2 gallons', ['L', 'US gal', 'Imperial gal'], 'Imperial gal').unit).toBe('Imperial gal');
-  });
-  it('forgets the exact value when somebody types over it', async () => {
-    show(<One start={{ number: '33.814', unit: 'US fl oz', exact: '100000000/2957353' }} />);
-    const field = screen.getByLabelText('Holds');
-    await userEvent.clear(field);
-    await userEvent.type(field, '32');
-    expect(now).toEqual({ number: '32', unit: 'US fl oz' });
   });
 });
 
@@ -91,11 +84,6 @@ describe('what the mixer sends', () => {
       treatments: 3,
     });
   });
-  it('the exact amount behind a switched unit', () => {
-    expect(mixInput({ ...form, sprayer: '33.814', sUnit: 'US fl oz', sExact: '1000/29' }).sprayer).toBe(
-      '1000/29 US fl oz',
-    );
-  });
 });
 
 describe('the fields of a mix', () => {
@@ -117,6 +105,24 @@ describe('the fields of a mix', () => {
     await choose('What is mixed', 'Insecticidal soap');
     expect(mix.stock, 'another bottle, another strength').toBe('');
   });
+  it('ask how strong a concentrate is, unless its own rate is written down', async () => {
+    const first = show(<Fields start={{ remedy: 'spinosad' }} />);
+    await userEvent.type(await screen.findByLabelText('How strong is their bottle?'), '0.5 %');
+    expect(mixInput(mix)).toMatchObject({ remedy: 'spinosad', stock: '0.5 %' });
+    expect(screen.getByText(/a litre holds 0.06 to 0.1 g of spinosad/)).toBeTruthy();
+    first.unmount();
+    desk('GET /api/v1/house', { labels: { spinosad: { high: '1 mL per L' } } });
+    show(<Fields start={{ remedy: 'spinosad' }} />);
+    expect(await screen.findByText(/of the bottle on this shelf/)).toBeTruthy();
+    expect(screen.queryByLabelText('How strong is their bottle?')).toBeNull();
+  });
+  it('say how it is put on, and name its vessel', async () => {
+    show(<Fields start={{ remedy: 'soap' }} />);
+    await screen.findByLabelText('The sprayer holds');
+    await userEvent.click(await screen.findByText('wiped leaf by leaf'));
+    expect(screen.getByLabelText('The bowl holds')).toBeTruthy();
+    expect(mixInput(mix).rate).toBe('wipe');
+  });
   it('ask for both labels anew with each second part', async () => {
     show(<Fields start={{ remedy: 'soap', beside: 'alcohol', bothLabels: true }} />);
     expect(await screen.findByRole('checkbox')).toHaveProperty('checked', true);
@@ -132,7 +138,7 @@ describe('the fields of a mix', () => {
   });
   it('take the need of the plants over as the mix wanted', async () => {
     desk('POST /api/v1/need', { text: '1.5 L', rule: 'estimated' });
-    show(<Fields start={{ remedy: 'soap', vExact: '7/3' }} />);
+    show(<Fields start={{ remedy: 'soap' }} />);
     await userEvent.click(screen.getByText('How much for these plants?'));
     await userEvent.type(screen.getByLabelText('cm high'), '80');
     await userEvent.type(screen.getByLabelText('cm wide'), '60,5');
@@ -140,7 +146,7 @@ describe('the fields of a mix', () => {
     expect(askedAt('POST /api/v1/need').at(-1)?.body).toEqual({
       plants: [{ count: 1, heightCm: 80, widthCm: 60.5, leaf: 'ordinary' }],
     });
-    expect(mix).toMatchObject({ volume: '1.5', vUnit: 'L', vExact: '' });
+    expect(mix).toMatchObject({ volume: '1.5', vUnit: 'L' });
   });
 });
 
@@ -211,13 +217,14 @@ describe('the answer', () => {
 describe('without water', () => {
   it('asks for the area and names what is strewn, how much, and what to mind', async () => {
     desk('POST /api/v1/place', {
-      placed: { text: '10.5 g', range: '6 g to 15 g', lines: [] },
+      placed: { text: '10.5 g', range: '6 g to 15 g', lines: [], order: ['Put 10.5 g into a dry cup.'] },
       mind: ['local law restricts it'],
     });
     const { container } = show(<Place start={{ remedy: 'iron-bait' }} />);
     await userEvent.type(await screen.findByLabelText('Over an area of'), '3');
     await waitFor(() => expect(container.textContent).toContain('Iron phosphate bait, thinly strewn: 10.5 g'));
     expect(container.textContent).toContain('local law restricts it');
+    expect(container.querySelector('[data-order]')?.textContent).toBe('Put 10.5 g into a dry cup.');
     expect(askedAt('POST /api/v1/place').at(-1)?.body).toMatchObject({ remedy: 'iron-bait', area: '3 m2' });
   });
   it('offers only what has an amount for a place', async () => {

@@ -102,7 +102,10 @@ export const vocabulary = {
       rung: 4,
       repeatMinDays: 7,
       mostPerSeason: 6,
-      rates: [{ id: 'spray', name: 'spray', low: '10 mL per L', high: '20 mL per L', form: 'soap' }],
+      rates: [
+        { id: 'spray', name: 'spray', low: '10 mL per L', high: '20 mL per L', form: 'soap' },
+        { id: 'wipe', name: 'wiped leaf by leaf', low: '10 mL per L', high: '20 mL per L', form: 'soap' },
+      ],
     },
     {
       id: 'alcohol',
@@ -112,6 +115,15 @@ export const vocabulary = {
       rates: [
         { id: 'dab', name: 'dab', low: '40 % from 70 %', high: '45 % from 70 %', form: 'alcohol', stock: '70 %' },
       ],
+    },
+    {
+      id: 'spinosad',
+      name: 'Spinosad',
+      kind: 'product',
+      rung: 5,
+      bottle: true,
+      active: { of: 'spinosad', lowGramsPerL: 0.06, highGramsPerL: 0.1 },
+      rates: [{ id: 'spray', name: 'spray', low: '1 mL per L', high: '2 mL per L', form: 'liquid' }],
     },
     {
       id: 'iron-bait',
