@@ -59,7 +59,7 @@ export default function MixingShelf() {
           </div>
           <div className="sheet pad stack">
             <h2>Without water: on a bed, in pots, on leaves</h2>
-            <PlacePanel form={place} set={setPlace} />
+            <PlacePanel form={{ ...place, spoons: form.spoons }} set={setPlace} />
           </div>
         </div>
         <p className="quiet" style={{ marginTop: 12 }}>
