@@ -99,7 +99,7 @@ func known(b *knowledge.Base, looks []differential.Look) []differential.Look {
 // Answer is what the engine made of a case.
 type Answer struct {
 	Case     Case
-	InBook   bool // the cause, or one as good, is in the book
+	InBook   bool // the cause, or one as good, is in the book, and the sample can be judged
 	Place    int  // of the right cause, 0 first; -1 when not among the candidates
 	Leader   string
 	P        float64
@@ -109,6 +109,7 @@ type Answer struct {
 	Plan     bool   // the leader's treatment is right
 	BothNow  bool   // both of two are named
 	Missed   string // the alarm that was missed, empty when none was
+	Referred bool   // it is for the authority, leads, and is alarmed
 	Asked    int
 	Standing differential.Standing
 }
@@ -165,8 +166,11 @@ func judge(e *differential.Engine, c Case, looks []differential.Look, asked int)
 			groups[k.Group] = true
 		}
 	}
-	a := Answer{Case: c, InBook: len(good) > 0, Place: -1, Leader: r.Leader, P: r.Candidates[0].P, Unlisted: r.Unlisted.P, Verdict: r.Verdict, Asked: asked, Standing: e.Stand(set(c), looks)}
+	a := Answer{Case: c, InBook: len(good) > 0 && c.Expect != "unknown", Place: -1, Leader: r.Leader, P: r.Candidates[0].P, Unlisted: r.Unlisted.P, Verdict: r.Verdict, Asked: asked, Standing: e.Stand(set(c), looks)}
 	a.Right = slices.Contains(good, r.Leader)
+	if k := e.Base.Cause(r.Leader); k != nil && k.Regulated != "" {
+		a.Referred = a.Right && slices.ContainsFunc(r.Alarms, func(x differential.Alarm) bool { return x.Cause == k.ID })
+	}
 	a.Plan = groups[r.Candidates[0].Group]
 	for i, k := range r.Candidates {
 		if slices.Contains(good, k.Cause) {
@@ -206,6 +210,7 @@ type Figures struct {
 	First, Three, Plan             int // of those in the book
 	FalseUndetermined, UnknownSaid int
 	Settled, WrongSettled          int // of those in the book
+	Referred                       int // of those in the book: not for a desk to settle, rightly led and alarmed
 	UnlistedSettled                int
 	Missed                         map[string]int
 	Two, Both                      int
@@ -252,6 +257,7 @@ func Count(as []Answer) Figures {
 		count(&f.FalseUndetermined, a.Verdict == differential.Undetermined)
 		count(&f.Settled, a.Settled())
 		count(&f.WrongSettled, a.Wrong())
+		count(&f.Referred, a.Referred && !a.Settled())
 	}
 	for k := range n {
 		f.Calibration += math.Abs(hit[k]-said[k]) / float64(len(as))
