@@ -17,7 +17,7 @@ import (
 	"github.com/goccy/go-yaml"
 )
 
-//go:embed causes findings hosts remedies conflicts.yaml kinds.yaml lifetables.yaml schools.yaml
+//go:embed causes findings hosts remedies conflicts.yaml kinds.yaml lifetables.yaml sayings.yaml schools.yaml
 var ours embed.FS
 
 // maxFile keeps a mistaken or hostile file from filling memory.
@@ -114,10 +114,12 @@ func (e *entries) read(name, label string, data []byte) error {
 		return decode(label, data, &e.LifeTables, func(l *knowledge.LifeTable) *string { l.From = label; return &l.ID })
 	case "kinds":
 		return decode(label, data, &e.KindRules, func(r *knowledge.KindRule) *string { r.From = label; return &r.ID })
+	case "sayings":
+		return decode(label, data, &e.Sayings, func(x *knowledge.Saying) *string { x.From = label; return &x.ID })
 	case "schools":
 		return decode(label, data, &e.Schools, func(x *knowledge.School) *string { x.From = label; return &x.ID })
 	}
-	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, kinds.yaml, lifetables.yaml or schools.yaml", label)
+	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, kinds.yaml, lifetables.yaml, sayings.yaml or schools.yaml", label)
 }
 
 // decode reads a list strictly: an unknown field is a mistake, not ignored,

@@ -17,6 +17,7 @@ type Base struct {
 	LifeTables []*LifeTable
 	Schools    []*School   // in the order of their file
 	KindRules  []*KindRule // in the order of their file
+	Sayings    []*Saying   // in the order of their file
 	Local      Local       // where the desk is, by At; empty in the book itself
 
 	cause   map[string]*Cause
@@ -41,6 +42,7 @@ type Entries struct {
 	LifeTables []*LifeTable
 	Schools    []*School
 	KindRules  []*KindRule
+	Sayings    []*Saying
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
@@ -58,6 +60,7 @@ func New(e Entries) *Base {
 	b.Hosts, b.host = index(e.Hosts, func(h *Host) string { return h.ID })
 	b.Remedies, b.remedy = index(e.Remedies, func(r *Remedy) string { return r.ID })
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
+	b.Sayings, _ = inOrder(e.Sayings, func(x *Saying) string { return x.ID })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
 	b.keepApart(e.Conflicts)
 	b.readRates()

@@ -127,6 +127,9 @@ func Check(b *Base) []Problem {
 			}
 		}
 	}
+	for _, x := range b.Sayings {
+		k.saying(x)
+	}
 	for _, x := range b.Schools {
 		k.school(x)
 	}
