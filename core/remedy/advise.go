@@ -123,7 +123,9 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 			meant++
 		}
 	}
-	slices.SortFunc(out.Offers[meant:], func(x, y Offer) int { return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.harm(), y.harm()), cmp.Compare(x.Remedy, y.Remedy)) })
+	slices.SortFunc(out.Offers[meant:], func(x, y Offer) int {
+		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.harm(), y.harm()), cmp.Compare(x.Remedy, y.Remedy))
+	})
 	slices.SortStableFunc(out.Offers[:meant], func(x, y Offer) int {
 		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]), cmp.Compare(x.harm(), y.harm()), cmp.Compare(y.reach(), x.reach()), cmp.Compare(x.order, y.order))
 	})

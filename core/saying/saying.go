@@ -24,6 +24,7 @@ const (
 
 	begun    = .8  // the word is still being typed
 	slip     = .65 // a letter wrong
+	ofPart   = .3  // the word of a part: everything on a leaf has it
 	absent   = .3  // an answer that it is not there, when nobody denied it
 	whole    = 1.6 // all that was said fits
 	cutShort = .35 // of the best, under which a line is not shown
@@ -42,6 +43,8 @@ var stop = func() map[string]bool {
 	}
 	return out
 }()
+
+var partWords = knowledge.Stems("plant shoot leaf leaves flower fruit stem root pot soil underside under")
 
 type field struct {
 	finding, state int
@@ -71,7 +74,8 @@ func New(b *knowledge.Base) *Index {
 		at[f.ID] = i
 		line := func(text string, w float64) { x.add(text, field{i, -1, w}) }
 		line(f.Name, inLine)
-		line(f.Short, inLine)
+		x.call(f.Short, field{i, -1, inLine})
+		x.call(f.Name, field{i, -1, inLine})
 		line(f.Hint, inHint)
 		line(f.Topic, inTopic)
 		line(f.Part, inTopic)
@@ -107,6 +111,9 @@ func New(b *knowledge.Base) *Index {
 			on[f.finding] = true
 		}
 		x.rare[w] = math.Log(1 + n/float64(len(on)))
+		if slices.Contains(partWords, w) {
+			x.rare[w] *= ofPart
+		}
 		x.list = append(x.list, w)
 	}
 	slices.Sort(x.list)
@@ -295,7 +302,7 @@ type hit struct {
 }
 
 // near is the words of the book like one that was said, and how much it tells: a word
-// nobody knows tells as much as the rarest.
+// nobody knows tells nothing.
 func (x *Index) near(w string, typing bool) (out []hit, tells float64) {
 	if _, ok := x.words[w]; ok {
 		out = append(out, hit{w, 1})
@@ -319,13 +326,10 @@ func (x *Index) near(w string, typing bool) (out []hit, tells float64) {
 			if abs(len(o)-len(w)) <= may && len(o) >= oneSlip-1 {
 				if d := apart(w, o, may); d <= may {
 					out = append(out, hit{o, slip / float64(d)})
-					tells = max(tells, x.rare[o])
+					tells = max(tells, slip*x.rare[o])
 				}
 			}
 		}
-	}
-	if len(out) == 0 {
-		return nil, math.Log(1 + float64(len(x.base.Findings)))
 	}
 	return out, tells
 }
