@@ -7,7 +7,7 @@ WEB := web/node_modules/.installed
 PAGE := web/dist/index.html
 SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
-WEBFILES := $(shell find web/src web/public web/index.html web/vite.config.ts web/package-lock.json -type f)
+WEBFILES := $(shell find web/src web/public web/scripts web/index.html web/vite.config.ts web/package-lock.json herbarium/causes -type f)
 
 .PHONY: demo test dev check shots bench attack build clean browser api test-page test-program minutes
 
@@ -25,7 +25,7 @@ $(WEB): web/package-lock.json
 
 $(PAGE): $(WEB) $(WEBFILES)
 	rm -rf web/dist/assets
-	cd web && npx --no-install vite build --logLevel warn
+	cd web && npx --no-install vite build --logLevel warn && node scripts/drawings.mjs
 	touch $@
 
 browser:

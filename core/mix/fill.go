@@ -51,16 +51,16 @@ func inOrder(parts []part) {
 	sort.SliceStable(parts, func(i, j int) bool { return at(parts[i]) < at(parts[j]) })
 }
 
-func fill(v *big.Rat, world string, how way, parts []part) (Tank, tankRat) {
+func fill(v *big.Rat, world string, say tongue, how way, parts []part) (Tank, tankRat) {
 	water := new(big.Rat).Set(v)
-	t := Tank{Volume: float(v), Text: volumeText(v), Doses: []Dose{}}
+	t := Tank{Volume: float(v), Text: say.volume(v), Doses: []Dose{}}
 	ex := tankRat{volume: v}
 	for _, p := range parts {
 		amount := new(big.Rat).Mul(v, p.rate.Fraction)
 		if p.rate.Dim == Volume {
 			water.Sub(water, amount)
 		}
-		d := dose(p, amount, world)
+		d := dose(p, amount, world, say)
 		if d.Spoons != nil && p.low != nil {
 			d.Spoons.BelowLow = d.Spoons.Text != "" && ratOf(d.Spoons.Ml).Cmp(new(big.Rat).Mul(v, p.low.Fraction)) < 0
 		}
@@ -68,15 +68,15 @@ func fill(v *big.Rat, world string, how way, parts []part) (Tank, tankRat) {
 		ex.doses = append(ex.doses, amount)
 	}
 	ex.water = water
-	t.Water, t.WaterTx = float(water), volumeText(water)
-	t.Steps = how.steps(v, water, parts, t.Doses)
+	t.Water, t.WaterTx = float(water), say.volume(water)
+	t.Steps = how.steps(v, water, parts, t.Doses, say)
 	return t, ex
 }
 
 // steps: water to the first line, each part in its order, water to the line. The
 // first line is half, or a quarter where an emulsifier has to be stirred milky first;
 // never more than the water there is. What is dabbed is poured before its water.
-func (w way) steps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
+func (w way) steps(v, water *big.Rat, parts []part, doses []Dose, say tongue) []FillStep {
 	part1 := big.NewRat(1, 2)
 	if w.quarter(parts) {
 		part1 = big.NewRat(1, 4)
@@ -91,7 +91,7 @@ func (w way) steps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
 	level := new(big.Rat).Set(first)
 	out := []FillStep{}
 	if first.Sign() > 0 {
-		out = append(out, FillStep{"water", "water", volumeText(first) + " of water, to the first line", float(level)})
+		out = append(out, FillStep{"water", "water", say.volume(first) + " of water, to the first line", float(level)})
 	}
 	for i, p := range parts {
 		if p.rate.Dim == Volume {
@@ -100,7 +100,7 @@ func (w way) steps(v, water *big.Rat, parts []part, doses []Dose) []FillStep {
 		out = append(out, FillStep{p.Name, p.Form, doses[i].Text + " of " + humanise.InSentence(p.Name), float(level)})
 	}
 	if rest := new(big.Rat).Sub(v, level); rest.Sign() > 0 {
-		out = append(out, FillStep{"water", "water", "water up to the line of " + volumeText(v), float(v)})
+		out = append(out, FillStep{"water", "water", "water up to the line of " + say.volume(v), float(v)})
 	}
 	return out
 }

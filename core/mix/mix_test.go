@@ -217,3 +217,24 @@ func FuzzParse(f *testing.F) {
 		}
 	})
 }
+
+// The grower's own measures come first, metric in brackets; ounces are rounded down.
+func TestAMixSpeaksTheGrowersMeasures(t *testing.T) {
+	soap := Part{Name: "Soap", Rate: "2 US tbsp per US gal", High: "20 mL per L", Form: "soap"}
+	powder := Part{Name: "Powder", Rate: "4 g per L", High: "5 g per L", Form: "powder"}
+	us, err := Make(Request{Volume: "2 US gal", Spoons: "us", Parts: []Part{soap, powder}})
+	require.NoError(t, err)
+	tank := us.Tanks[0]
+	assert.Equal(t, "2 US gal (7.571 L)", tank.Text)
+	assert.Equal(t, "1 US gal (3.785 L) of water, to the first line", tank.Steps[0].Text)
+	assert.Equal(t, "30 g (1.06 oz)", tank.Doses[0].Text) // 30.28 g is 1.068 oz
+	assert.Equal(t, "59 mL (2 US fl oz)", tank.Doses[1].Text)
+	assert.Equal(t, "4 tbsp", tank.Doses[1].Spoons.Text)
+	imp, err := Make(Request{Volume: "1 Imperial gal", Sprayer: "2 Imperial pint", Parts: []Part{powder}})
+	require.NoError(t, err)
+	assert.Equal(t, "2 Imperial pt (1.137 L)", imp.Tanks[0].Text)
+	metric, err := Make(Request{Volume: "2 L", Spoons: "metric", Parts: []Part{powder}})
+	require.NoError(t, err)
+	assert.Equal(t, "2 L", metric.Tanks[0].Text)
+	assert.Equal(t, "8 g", metric.Tanks[0].Doses[0].Text)
+}

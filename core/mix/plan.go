@@ -257,7 +257,7 @@ func addRateFault(l *fault.List, field string, err error) {
 }
 
 func build(vol, tank Quantity, even bool, world string, how way, parts []part, times int) Plan {
-	total, cap := vol.Base(), tank.Base()
+	total, cap, say := vol.Base(), tank.Base(), tongueOf(tank, vol, world)
 	if cap.Cmp(total) > 0 {
 		cap = total
 	}
@@ -269,7 +269,7 @@ func build(vol, tank Quantity, even bool, world string, how way, parts []part, t
 	}
 	plan := Plan{Volume: vol.String(), VolumeMl: float(total), Much: total.Cmp(carried) > 0, Fillings: n, LeftOver: "nothing is left over when all of it is used; pour none down a drain", Warnings: []string{}, Buy: []Dose{}, Marks: []Mark{}}
 	add := func(v *big.Rat, count int) {
-		t, exact := fill(v, world, how, parts)
+		t, exact := fill(v, world, say, how, parts)
 		t.Count, exact.count = count, count
 		plan.Tanks = append(plan.Tanks, t)
 		plan.exactTank = append(plan.exactTank, exact)
@@ -285,7 +285,7 @@ func build(vol, tank Quantity, even bool, world string, how way, parts []part, t
 	for _, p := range parts {
 		amount := new(big.Rat).Mul(total, p.rate.Fraction)
 		all := new(big.Rat).Mul(amount, big.NewRat(int64(times), 1))
-		plan.Buy = append(plan.Buy, dose(p, all, ""))
+		plan.Buy = append(plan.Buy, dose(p, all, "", say))
 		plan.PerLitre = append(plan.PerLitre, p.Name+": "+p.rate.PerLitre())
 		if p.low != nil && p.high != nil {
 			if share, ok := p.rate.Share(*p.low, *p.high); ok {
@@ -317,13 +317,13 @@ func build(vol, tank Quantity, even bool, world string, how way, parts []part, t
 	return plan
 }
 
-func dose(p part, amount *big.Rat, world string) Dose {
+func dose(p part, amount *big.Rat, world string, say tongue) Dose {
 	unit := "mL"
 	if p.rate.Dim == Mass {
 		unit = "g"
 	}
 	pct := new(big.Rat).Mul(p.rate.Fraction, hundred)
-	d := Dose{Name: p.Name, Form: p.Form, Exact: amount.RatString() + " " + unit, Amount: float(amount), Unit: unit, Text: syringe(amount) + " " + unit, PerCent: float(pct)}
+	d := Dose{Name: p.Name, Form: p.Form, Exact: amount.RatString() + " " + unit, Amount: float(amount), Unit: unit, Text: say.dose(syringe(amount)+" "+unit, amount, p.rate.Dim), PerCent: float(pct)}
 	if unit == "mL" && world != "" {
 		top := amount
 		if p.high != nil {

@@ -121,7 +121,7 @@ func New(b *knowledge.Base) *Index {
 }
 
 func content(text string) []string {
-	return slices.DeleteFunc(knowledge.Stems(text), func(s string) bool { return stop[s] })
+	return slices.DeleteFunc(knowledge.Stems(text), func(s string) bool { return stop[s] || knowledge.Denies(s) })
 }
 
 func (x *Index) add(text string, f field) {
@@ -283,6 +283,10 @@ func (t *tally) line(f *knowledge.Finding, total float64, words int, denied bool
 	out := Line{Finding: f.ID, score: (max(line, 0) + best) * share * share}
 	if share > .999 {
 		out.score *= whole
+	}
+	if none := slices.IndexFunc(f.States, func(s knowledge.State) bool { return s.Absent }); denied && none >= 0 {
+		out.State = f.States[none].ID
+		return out, out.score > 0
 	}
 	if at >= 0 && best > second*1.2 {
 		out.State = f.States[at].ID

@@ -34,6 +34,9 @@ type Sheet struct {
 	Number   string      `json:"number"`
 	Desk     string      `json:"desk"`
 	Place    string      `json:"place"`
+	Reach    string      `json:"reach,omitempty" doc:"how the desk is reached"`
+	Bring    string      `json:"bring,omitempty" doc:"what to bring or say when it is asked how it went"`
+	Drawing  string      `json:"drawing,omitempty" doc:"the cause whose drawing stands on the page, at /drawings/"`
 	Date     string      `json:"date"`
 	Plant    string      `json:"plant"`
 	Grower   string      `json:"grower"`

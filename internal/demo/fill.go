@@ -53,7 +53,7 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 		}
 		who[a.Login] = x
 	}
-	err := d.House.SetIdentity(ctx, who["odile"], house.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
+	err := d.House.SetIdentity(ctx, who["odile"], house.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Reach: "telephone 0100 at the market, Tuesday to Saturday 9 to 16", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
 	if err != nil {
 		return err
 	}

@@ -23,6 +23,9 @@ var sureWords = map[string]string{
 	"undetermined": "We could not tell what this is.",
 }
 
+// ours is where the herbarium that ships with the program is read from.
+const ours = "herbarium/"
+
 // LookingAgain is said on a grower's page when the desk has taken the case up
 // again since.
 const LookingAgain = "We are looking at your plant once more. Ask us before the next treatment; this is the page of last time."
@@ -49,7 +52,7 @@ func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number strin
 	if h := w.r.Handover; h != nil {
 		w.day = civil.Of(h.At, m.Clock)
 	}
-	w.out = casefile.Sheet{Number: number, Desk: m.Name, Place: m.Place, Date: w.day.Long(), Plant: d.Intake.Plant, Grower: d.Intake.Grower, Sure: sureWords[d.Verdict.Degree], Advisor: d.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []casefile.SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: w.r.Handover != nil}
+	w.out = casefile.Sheet{Number: number, Desk: m.Name, Place: m.Place, Reach: m.Reach, Date: w.day.Long(), Plant: d.Intake.Plant, Grower: d.Intake.Grower, Sure: sureWords[d.Verdict.Degree], Advisor: d.Verdict.By, Always: remedy.Always, Why: []string{}, LookFor: []string{}, Steps: []casefile.SheetStep{}, Days: []string{}, MustNot: []string{}, Together: []string{}, Amounts: []string{}, Handed: w.r.Handover != nil}
 	if by := d.Verdict.ReviewedBy; by != "" {
 		w.out.Advisor += ", agreed by " + by
 	}
@@ -89,6 +92,12 @@ func (w *writer) unknown() {
 
 func (w *writer) named(k *knowledge.Cause) {
 	w.out.First = k.Danger
+	if strings.HasPrefix(k.From, ours) { // a desk's own causes are drawn on its screens only
+		w.out.Drawing = k.ID
+	}
+	if k.Regulated == "" {
+		w.out.Bring = "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above."
+	}
 	w.out.Title, w.out.What, w.out.Why, w.out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
 	w.out.Disposal = remedy.Disposal(k, w.said["infected-leaves"])
 	for _, m := range k.MustNot {

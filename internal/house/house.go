@@ -96,7 +96,7 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 			l.Add(f.name, "is empty", f.mend)
 		}
 	}
-	id.Place = humanise.Line(id.Place)
+	id.Place, id.Reach = humanise.Line(id.Place), humanise.Line(id.Reach)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
 	}
@@ -228,6 +228,7 @@ type Identity struct {
 	Lon       float64 `json:"lon" minimum:"-180" maximum:"180"`
 	Zone      string  `json:"zone" maxLength:"60" doc:"time zone, like Europe/London"`
 	Units     string  `json:"units" enum:"metric,us,imperial,au" doc:"kitchen spoons offered first"`
+	Reach     string  `json:"reach,omitempty" maxLength:"200" doc:"how a grower reaches the desk: telephone, hours; it stands on every page"`
 	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
 	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
 }

@@ -78,6 +78,12 @@ func (s *Server) caseRoutes() {
 	}) (desk.CaseAdvice, error) {
 		return s.desk.Advice(ctx, in.ID, in.Chosen)
 	})
+	get(s, "say", "cases", "/cases/{id}/say", "Lines by the words a person has for what they see", func(ctx context.Context, in *struct {
+		ID    string `path:"id" maxLength:"40"`
+		Words string `query:"words" maxLength:"200" doc:"in any order, misspelt a little, the last one perhaps still being typed"`
+	}) (desk.Lines, error) {
+		return s.desk.Say(ctx, in.ID, in.Words)
+	})
 	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (casefile.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`

@@ -64,6 +64,7 @@ func TestExamples(t *testing.T) {
 		return v
 	}
 	read("case", at)
+	read("say", at+"/say?words=fine+webs")
 	do("set-intake", "PUT", "/intake", sample)
 	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
 	do("undo", "POST", "/undo", map[string]any{})

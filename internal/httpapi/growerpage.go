@@ -2,7 +2,10 @@ package httpapi
 
 import (
 	"bytes"
+	"compress/gzip"
 	"errors"
+	"io"
+	"io/fs"
 	"net/http"
 	"strings"
 
@@ -37,4 +40,29 @@ func (s *Server) growerPage(c fiber.Ctx) error {
 		return err
 	}
 	return c.Send(out.Bytes())
+}
+
+// drawing answers the plate of a cause as a picture, drawn when the page was built, for
+// what carries no script.
+func (s *Server) drawing(c fiber.Ctx) error {
+	id, ok := strings.CutSuffix(c.Params("cause"), ".svg")
+	if !ok || s.opts.Page == nil || s.desk.Base().Cause(id) == nil {
+		return fiber.ErrNotFound
+	}
+	packed, err := fs.ReadFile(s.opts.Page, "drawings/"+id+".svg.gz")
+	if err != nil {
+		return fiber.ErrNotFound
+	}
+	c.Set("Content-Type", "image/svg+xml")
+	c.Set("Content-Security-Policy", "default-src 'none'; style-src 'unsafe-inline'")
+	c.Set("Cache-Control", "public, max-age=86400")
+	r, err := gzip.NewReader(bytes.NewReader(packed))
+	if err != nil {
+		return err
+	}
+	plain, err := io.ReadAll(r)
+	if err != nil {
+		return err
+	}
+	return c.Send(plain) // packed again on its way, for whoever can read it
 }

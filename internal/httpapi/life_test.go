@@ -1,6 +1,7 @@
 package httpapi_test
 
 import (
+	"bytes"
 	"compress/gzip"
 	"encoding/json"
 	"io"
@@ -251,9 +252,15 @@ func TestTheVocabularyHoldsWhatThePageDraws(t *testing.T) {
 func TestThePageIsServedWithItsPolicy(t *testing.T) {
 	c := newDesk(t)
 	script := "console.log('" + strings.Repeat("leaf ", 2000) + "')"
+	var packed bytes.Buffer
+	zw := gzip.NewWriter(&packed)
+	_, err := zw.Write([]byte("<svg/>"))
+	require.NoError(t, err)
+	require.NoError(t, zw.Close())
 	page := fstest.MapFS{
-		"index.html":    {Data: []byte(`<meta name="nonce" content="__NONCE__"><div id="root"></div>`)},
-		"assets/app.js": {Data: []byte(script)},
+		"drawings/rust.svg.gz": {Data: packed.Bytes()},
+		"index.html":           {Data: []byte(`<meta name="nonce" content="__NONCE__"><div id="root"></div>`)},
+		"assets/app.js":        {Data: []byte(script)},
 	}
 	s := httpapi.New(c.d, c.p, httpapi.Options{Page: page, Log: slog.New(slog.DiscardHandler)})
 	get := func(method, path string, headers ...string) (*http.Response, string) {
@@ -266,6 +273,14 @@ func TestThePageIsServedWithItsPolicy(t *testing.T) {
 		raw, err := io.ReadAll(r.Body)
 		require.NoError(t, err)
 		return r, string(raw)
+	}
+	drawn, body := get("GET", "/drawings/rust.svg")
+	assert.Equal(t, 200, drawn.StatusCode)
+	assert.Equal(t, "image/svg+xml", drawn.Header.Get("Content-Type"))
+	assert.Equal(t, "<svg/>", body)
+	for _, path := range []string{"/drawings/rust", "/drawings/dragon.svg", "/drawings/two-spotted-mite.svg", "/drawings/..%2Findex.svg"} {
+		r, _ := get("GET", path)
+		assert.Equal(t, 404, r.StatusCode, path)
 	}
 	nonce := regexp.MustCompile(`'nonce-([^']+)'`)
 	seen := map[string]bool{}

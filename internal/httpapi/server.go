@@ -76,6 +76,7 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 	s.App.Use(compress.New(compress.Config{Next: uncompressed}))
 	s.App.Get("/healthz", s.healthz)
 	s.App.Get("/p/:token", s.growerPage)
+	s.App.Get("/drawings/:cause", s.drawing)
 	s.API = humafiber.New(s.App, apiConfig())
 	s.routes()
 	s.App.Use(s.static)

@@ -23,7 +23,7 @@ var page = template.Must(template.New("page").Funcs(template.FuncMap{
 
 // Policy is the content security policy of the page: its own style and nothing
 // else, from nowhere. %s is the nonce.
-const Policy = "default-src 'none'; style-src 'nonce-%s'; base-uri 'none'; frame-ancestors 'none'; form-action 'none'"
+const Policy = "default-src 'none'; img-src 'self'; style-src 'nonce-%s'; base-uri 'none'; frame-ancestors 'none'; form-action 'none'"
 
 // Write draws a sheet. Whatever a person typed stays text.
 func Write(w io.Writer, s casefile.Sheet, nonce string) error {

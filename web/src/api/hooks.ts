@@ -1,4 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { api, Problem, type S, setToken, take, type View, type Vocabulary } from './client';
 
 export const useSession = () =>
@@ -23,19 +24,35 @@ export const useVocabulary = () =>
 export const useToday = () =>
   useQuery({ queryKey: ['today'], queryFn: () => take(api.GET('/api/v1/today')), refetchInterval: 30_000 });
 
-/** The house rules with the version a change of them has to send back. */
+/** What is kept under a version that a change of it has to send back. */
+async function versioned<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>) {
+  let version = '0';
+  const body = await take<T>(
+    call.then((r) => {
+      version = (r.response.headers.get('ETag') ?? '0').replaceAll('"', '');
+      return r;
+    }),
+  );
+  return { body, version };
+}
+
+/** The house rules with their version. */
 export const useHouse = () =>
   useQuery<{ rules: S['House']; version: string }, Problem>({
     queryKey: ['house'],
     queryFn: async () => {
-      let version = '0';
-      const rules = await take<S['House']>(
-        api.GET('/api/v1/house').then((r) => {
-          version = (r.response.headers.get('ETag') ?? '0').replaceAll('"', '');
-          return r;
-        }),
-      );
-      return { rules, version };
+      const { body, version } = await versioned<S['House']>(api.GET('/api/v1/house'));
+      return { rules: body, version };
+    },
+  });
+
+/** Who and where the desk is, with its version. */
+export const useIdentity = () =>
+  useQuery<{ identity: S['Identity']; version: string }, Problem>({
+    queryKey: ['identity'],
+    queryFn: async () => {
+      const { body, version } = await versioned<S['Identity']>(api.GET('/api/v1/identity'));
+      return { identity: body, version };
     },
   });
 
@@ -47,3 +64,9 @@ export const useCase = (id: string) =>
     // Two people wait for each other while a verdict waits for its advisor.
     refetchInterval: (q) => (q.state.data?.verdict?.needsReview ? 5_000 : false),
   });
+
+/** The names of the causes by id. */
+export function useCauseNames() {
+  const { data: kb } = useVocabulary();
+  return useMemo(() => new Map((kb?.causes ?? []).map((c) => [c.id, c.name])), [kb]);
+}

@@ -432,6 +432,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/say": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Lines by the words a person has for what they see
+         * @description Lines by the words a person has for what they see. Needs a session.
+         */
+        get: operations["say"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/school": {
         parameters: {
             query?: never;
@@ -1409,6 +1429,8 @@ export interface components {
             lon: number;
             name: string;
             place: string;
+            /** @description how a grower reaches the desk: telephone, hours; it stands on every page */
+            reach?: string;
             /**
              * @description kitchen spoons offered first
              * @enum {string}
@@ -1505,6 +1527,15 @@ export interface components {
             reference?: string;
             /** @enum {string} */
             status: "allowed" | "restricted" | "licensed" | "banned";
+        };
+        Line: {
+            finding: string;
+            state?: string;
+            /** @description all that was said is in this answer and in no other: Enter may write it */
+            sure?: boolean;
+        };
+        Lines: {
+            lines: components["schemas"]["Line"][];
         };
         Local: {
             /** @description cause id → what holds of it here */
@@ -2135,10 +2166,14 @@ export interface components {
             always: string[];
             amounts: string[];
             askOn?: string;
+            /** @description what to bring or say when it is asked how it went */
+            bring?: string;
             date: string;
             days: string[];
             desk: string;
             disposal?: string;
+            /** @description the cause whose drawing stands on the page, at /drawings/ */
+            drawing?: string;
             /** @description what it can do to people and what they do first; before anything about the plant */
             first?: string;
             grower: string;
@@ -2154,6 +2189,8 @@ export interface components {
             number: string;
             place: string;
             plant: string;
+            /** @description how the desk is reached */
+            reach?: string;
             recovers?: string;
             refer?: string;
             steps: components["schemas"]["SheetStep"][];
@@ -2760,7 +2797,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAzVjA3TlA2WEtNMkFTNTJS"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBYRE5GN0RKUUIxM1pBRzgx"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -2852,7 +2889,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -2865,7 +2902,7 @@ export interface operations {
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -2890,7 +2927,7 @@ export interface operations {
                      *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3000,7 +3037,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -3013,7 +3050,7 @@ export interface operations {
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3038,7 +3075,7 @@ export interface operations {
                      *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3187,10 +3224,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -3203,7 +3240,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3231,11 +3268,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3491,12 +3528,14 @@ export interface operations {
                      *           ],
                      *           "amounts": [],
                      *           "askOn": "Monday 27 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
                      *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
                      *           "grower": "Ilse",
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -3524,6 +3563,7 @@ export interface operations {
                      *           "number": "26-0027",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *           "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *           "steps": [
                      *             {
@@ -3594,23 +3634,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3638,11 +3678,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3891,23 +3931,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3935,11 +3975,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4136,7 +4176,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13836588595863658
+                     *           "p": 0.1383658859586366
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4424,12 +4464,14 @@ export interface operations {
                      *           ],
                      *           "amounts": [],
                      *           "askOn": "Monday 27 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
                      *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
                      *           "grower": "Ilse",
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -4457,6 +4499,7 @@ export interface operations {
                      *           "number": "26-0027",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *           "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *           "steps": [
                      *             {
@@ -4819,12 +4862,14 @@ export interface operations {
                      *           ],
                      *           "amounts": [],
                      *           "askOn": "Monday 27 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
                      *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
                      *           "grower": "Ilse",
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -4852,6 +4897,7 @@ export interface operations {
                      *           "number": "26-0027",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *           "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *           "steps": [
                      *             {
@@ -5113,7 +5159,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -5126,7 +5172,7 @@ export interface operations {
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5151,7 +5197,7 @@ export interface operations {
                      *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5579,23 +5625,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5623,11 +5669,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6466,12 +6512,14 @@ export interface operations {
                      *           ],
                      *           "amounts": [],
                      *           "askOn": "Monday 27 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
                      *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
                      *           "grower": "Ilse",
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -6499,6 +6547,7 @@ export interface operations {
                      *           "number": "26-0027",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *           "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *           "steps": [
                      *             {
@@ -6569,16 +6618,16 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
@@ -6617,7 +6666,7 @@ export interface operations {
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6962,12 +7011,14 @@ export interface operations {
                      *           ],
                      *           "amounts": [],
                      *           "askOn": "Monday 27 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
                      *             "Monday 13 July"
                      *           ],
                      *           "desk": "Merrin Sound Plant Desk",
                      *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
                      *           "grower": "Ilse",
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -6995,6 +7046,7 @@ export interface operations {
                      *           "number": "26-0027",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *           "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *           "steps": [
                      *             {
@@ -7065,10 +7117,10 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650792,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.1668671804587425,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
@@ -7081,7 +7133,7 @@ export interface operations {
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7109,11 +7161,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462285
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7159,6 +7211,48 @@ export interface operations {
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
             507: components["responses"]["Problem"];
+        };
+    };
+    say: {
+        parameters: {
+            query?: {
+                /** @description in any order, misspelt a little, the last one perhaps still being typed */
+                words?: string;
+            };
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "lines": [
+                     *         {
+                     *           "finding": "silk",
+                     *           "state": "dense"
+                     *         }
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Lines"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-school": {
@@ -7394,12 +7488,14 @@ export interface operations {
                      *         "The product label and local law come first; where they differ from this advice, they win."
                      *       ],
                      *       "amounts": [],
+                     *       "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
                      *         "Monday 13 July"
                      *       ],
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *       "drawing": "two-spotted-mite",
                      *       "grower": "Ilse",
                      *       "handed": false,
                      *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -7427,6 +7523,7 @@ export interface operations {
                      *       "number": "26-0027",
                      *       "place": "Merrin Sound, covered market",
                      *       "plant": "Runner bean",
+                     *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *       "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *       "steps": [
                      *         {
@@ -7583,7 +7680,7 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349197,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7596,7 +7693,7 @@ export interface operations {
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.889419467022545
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7621,7 +7718,7 @@ export interface operations {
                      *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8440,6 +8537,7 @@ export interface operations {
                      *       "lon": -5.3,
                      *       "name": "Merrin Sound Plant Desk",
                      *       "place": "Merrin Sound, covered market",
+                     *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *       "units": "metric",
                      *       "zone": "Europe/London"
                      *     }
@@ -8475,6 +8573,7 @@ export interface operations {
                  *       "lon": -5.3,
                  *       "name": "Merrin Sound Plant Desk",
                  *       "place": "Merrin Sound, covered market",
+                 *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                  *       "units": "metric",
                  *       "zone": "Europe/London"
                  *     }
@@ -8498,6 +8597,7 @@ export interface operations {
                      *       "lon": -5.3,
                      *       "name": "Merrin Sound Plant Desk",
                      *       "place": "Merrin Sound, covered market",
+                     *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *       "units": "metric",
                      *       "zone": "Europe/London"
                      *     }
@@ -8601,12 +8701,14 @@ export interface operations {
                      *       ],
                      *       "amounts": [],
                      *       "askOn": "Monday 27 July",
+                     *       "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
                      *         "Monday 13 July"
                      *       ],
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *       "drawing": "two-spotted-mite",
                      *       "grower": "Ilse",
                      *       "handed": true,
                      *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
@@ -8634,6 +8736,7 @@ export interface operations {
                      *       "number": "26-0027",
                      *       "place": "Merrin Sound, covered market",
                      *       "plant": "Runner bean",
+                     *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *       "recovers": "flecked leaves stay flecked; new leaves come clean",
                      *       "steps": [
                      *         {
@@ -8954,6 +9057,7 @@ export interface operations {
                      *         "lon": -5.3,
                      *         "name": "Merrin Sound Plant Desk",
                      *         "place": "Merrin Sound, covered market",
+                     *         "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *         "units": "metric",
                      *         "zone": "Europe/London"
                      *       },
@@ -9013,6 +9117,7 @@ export interface operations {
                      *         "lon": -5.3,
                      *         "name": "Merrin Sound Plant Desk",
                      *         "place": "Merrin Sound, covered market",
+                     *         "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
                      *         "units": "metric",
                      *         "zone": "Europe/London"
                      *       },

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import type { S, View } from '../api/client';
-import { useVocabulary } from '../api/hooks';
+import { useCauseNames, useVocabulary } from '../api/hooks';
 import { Mark } from '../plates/Mark';
 import { Tilt } from '../ui/Tilt';
 import type { LookState } from './useLookState';
@@ -18,9 +18,8 @@ type Props = { view: View; onGo?: (finding: string) => void; look?: LookState };
 
 /** The tilt, what must not be missed, the one look that would tell most, and the candidates with a reason each. */
 export function Candidates({ view, onGo, look }: Props) {
-  const { data: kb } = useVocabulary();
   const r = view.reading;
-  const names = useMemo(() => new Map((kb?.causes ?? []).map((c) => [c.id, c.name])), [kb]);
+  const names = useCauseNames();
   const none = r.looked === 0;
   return (
     <>
@@ -35,7 +34,13 @@ export function Candidates({ view, onGo, look }: Props) {
           {!none && r.candidates[0] && <span className="vh">: {r.candidates[0].name} leads</span>}
         </small>
       </div>
-      <Tilt reading={r} names={names} />
+      {none ? (
+        <p className="quiet" style={{ padding: '4px 16px 10px' }}>
+          Each look lays a weight on the beam, on the side it speaks for.
+        </p>
+      ) : (
+        <Tilt reading={r} names={names} />
+      )}
       <div className="scroll">
         {r.alarms.map((a) => (
           <div
@@ -76,8 +81,11 @@ export function Candidates({ view, onGo, look }: Props) {
   );
 }
 
+/** What an answer would do is said of the few that are likely. */
+const likely = (o: { p: number }, i: number) => o.p > 0.02 && i < 4;
+
 /** The look that would tell most, with what each answer would do. Where one looks, it is answered where it stands. */
-function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: string) => void; look?: LookState }) {
+export function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: string) => void; look?: LookState }) {
   const next = r.next?.[0];
   if (!next) return null;
   const f = look?.byId.get(next.finding);
@@ -87,16 +95,16 @@ function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: string) => 
       <button type="button" className="plain" onClick={() => onGo?.(next.finding)}>
         <b>Look next: {next.name.charAt(0).toLowerCase() + next.name.slice(1)}</b>
       </button>
-      {outcomes.slice(0, f ? 6 : 3).map((o) =>
+      {outcomes.slice(0, f ? 8 : 3).map((o, i) =>
         f && look ? (
           <button
             type="button"
-            className={o.p > 0.02 ? 'plain answer-here' : 'plain answer-here unlikely'}
+            className={likely(o, i) ? 'plain answer-here' : 'plain answer-here unlikely'}
             key={o.state}
             data-answer-here={o.state}
             onClick={() => look.press(f, o.state)}
           >
-            {o.name} {o.p > 0.02 && <small>{o.text}</small>}
+            {o.name} {likely(o, i) && <small>{o.text}</small>}
           </button>
         ) : (
           <small key={o.state} style={{ display: 'block' }}>
@@ -112,7 +120,7 @@ function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: string) => 
 function List({ r, none }: { r: S['Ranking']; none: boolean }) {
   const { data: kb } = useVocabulary();
   const drawings = useMemo(() => new Map((kb?.causes ?? []).map((c) => [c.id, c.drawing])), [kb]);
-  const list = r.candidates.slice(0, 8);
+  const list = r.candidates.slice(0, 6);
   const u = r.unlisted;
   const at = list.findIndex((c) => c.p < u.p);
   const unlisted = u.p >= 0.02 && (

@@ -88,8 +88,10 @@ function Say({ s }: { s: LookState }) {
             s.setSay('');
             s.box.current?.blur();
           }
-          if (e.key === 'Enter' && s.take()) e.preventDefault();
-          else if (e.key === 'Enter' || e.key === 'ArrowDown') {
+          if (e.key === 'Enter') {
+            e.preventDefault();
+            void s.take().then((written) => written || s.box.current?.blur());
+          } else if (e.key === 'ArrowDown') {
             e.preventDefault();
             s.box.current?.blur();
           }

@@ -1,4 +1,6 @@
 import type { Finding } from '../api/client';
+import { arrows } from '../ui/bits';
+import { answerKeys } from './topics';
 import type { LookState } from './useLookState';
 
 const howWords: Record<string, string> = {
@@ -47,7 +49,7 @@ export function FindingRow({ s, f, i }: { s: LookState; f: Finding; i: number })
           {told && <b> · told, not seen: weak</b>}
         </small>
       </span>
-      <States s={s} f={f} wide={wide} stop={stop} onPick={() => s.setAt(i)} />
+      <States s={s} f={f} wide={wide} stop={stop} keys={i === s.at} onPick={() => s.setAt(i)} />
     </div>
   );
 }
@@ -58,12 +60,15 @@ export function States({
   f,
   wide,
   stop,
+  keys,
   onPick,
 }: {
   s: LookState;
   f: Finding;
   wide: boolean;
   stop: number;
+  /** It is the line in hand: each answer shows its key. */
+  keys?: boolean;
   onPick: () => void;
 }) {
   const all = s.answers.get(f.id) ?? [];
@@ -74,15 +79,7 @@ export function States({
       {...(f.many
         ? { role: 'group', 'aria-label': `${f.name}; several can be there` }
         : { role: 'radiogroup', 'aria-label': f.name })}
-      onKeyDown={(e) => {
-        const d = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
-        if (!d) return;
-        const each = [...e.currentTarget.querySelectorAll<HTMLElement>('[data-state]')];
-        const to = each[(each.indexOf(e.target as HTMLElement) + d + each.length) % each.length];
-        to?.focus();
-        e.preventDefault();
-        e.stopPropagation();
-      }}
+      onKeyDown={(e) => arrows(e, '[data-state]')}
     >
       {f.states.map((x, n) => {
         const l = all.find((r) => r.state === x.id);
@@ -103,6 +100,11 @@ export function States({
               s.press(f, x.id);
             }}
           >
+            {keys && answerKeys[n] && (
+              <i className="key" aria-hidden="true">
+                {answerKeys[n]}
+              </i>
+            )}
             {l?.not && <span className="vh">not there: </span>}
             {x.name}
           </button>

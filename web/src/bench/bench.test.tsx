@@ -79,7 +79,7 @@ describe('act or wait', () => {
     first.unmount();
     open();
     expect(counts().value).toBe('12 7 31');
-    expect(screen.getByText(/^heavy/).getAttribute('aria-pressed')).toBe('true');
+    expect(screen.getByText(/^heavy/).getAttribute('aria-checked')).toBe('true');
     await userEvent.click(screen.getByText('Act', { selector: 'button' }));
     await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/remedy'));
     const sent = askedAt('PUT /api/v1/cases/01X/act')[0];

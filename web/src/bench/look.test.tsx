@@ -214,10 +214,18 @@ describe('looking', () => {
     );
   });
   it('writes what was typed with Enter when one answer fits, and only then', async () => {
+    desk('GET /api/v1/cases/01X/say', (a: { at: string }) => ({
+      body: {
+        lines: a.at.includes('bark')
+          ? [{ finding: 'bark', state: 'yes', sure: true }]
+          : [{ finding: 'bark' }, { finding: 'flecks' }],
+      },
+    }));
     await open();
     await press('s');
     await userEvent.keyboard('seen{Enter}');
-    expect(document.querySelectorAll('[data-finding]').length).toBeGreaterThan(1);
+    await waitFor(() => expect(document.querySelectorAll('[data-finding]').length).toBeGreaterThan(1));
+    await waitFor(() => expect(document.activeElement).toBe(document.body));
     expect(askedAt('PUT /api/v1/cases/01X/looks/bark')).toHaveLength(0);
     await press('s');
     await userEvent.keyboard('bark seen{Enter}');

@@ -25,30 +25,19 @@ export const topicsOf = (lines: Finding[]) => [...new Set(lines.map(topicOf))];
 /** Where a finding is looked for, for the glow on the drawing. */
 export type Next = S['NextLook'];
 
-type Fit = { f: Finding; state: string; text: string; own: string };
-
-/** The states that what was typed could mean: of lines whose words hold all of it. */
-export function spoken(findings: Finding[], say: string): Fit[] {
+/** Without the desk (no connection) the lines whose words hold all that was typed, as well as the page can tell. */
+export function spoken(findings: Finding[], say: string): S['Line'][] {
   const words = say.toLowerCase().split(/\s+/).filter(Boolean);
   if (!words.length) return [];
   return findings.flatMap((f) => {
-    const line = `${f.name} ${f.short} ${f.hint ?? ''}`.toLowerCase();
-    const all = f.states.map((s) => {
-      const own = `${s.name} ${s.said ?? ''} ${(s.words ?? []).join(' ')}`.toLowerCase();
-      return { f, state: s.id, own, text: `${line} ${own}` };
-    });
-    const whole = all.map((x) => x.text).join(' ');
-    return words.every((w) => whole.includes(w)) ? all : [];
+    const all = f.states.map((s) => `${s.name} ${s.said ?? ''} ${(s.words ?? []).join(' ')}`);
+    const whole = `${f.name} ${f.short} ${f.hint ?? ''} ${all.join(' ')}`.toLowerCase();
+    return words.every((w) => whole.includes(w)) ? [{ finding: f.id }] : [];
   });
 }
 
-/** Of these, the states that fit best: those whose own words hold all that was typed, else with those of their line. */
-export function exact(fits: Fit[], say: string): Fit[] {
-  const words = say.toLowerCase().split(/\s+/).filter(Boolean);
-  const hold = (text: (x: Fit) => string) => fits.filter((x) => words.every((w) => text(x).includes(w)));
-  const own = hold((x) => x.own);
-  return own.length ? own : hold((x) => x.text).filter((x) => !x.f.states.find((s) => s.id === x.state)?.absent);
-}
+/** The keys that answer the line in hand: digits, then letters that do nothing else while one looks. */
+export const answerKeys = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0', 'a', 'c', 'd', 'e', 'h', 'i', 'j', 'k'];
 
 /** How many lines stand open before the rest folds by topic. */
 const telling = 9;

@@ -4,7 +4,8 @@ import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import type { Spot } from '../plates/Sample';
 import { useKeys } from '../ui/keys';
-import { exact, linesOf, ordered, parts, spoken, topicOf, topicsOf, underside } from './topics';
+import { answerKeys, linesOf, ordered, parts, spoken, topicOf, topicsOf, underside } from './topics';
+import { useSaid } from './useSaid';
 
 /** How a state is answered. */
 type As = { certainty?: Answer['body']['certainty']; spot?: Spot; not?: boolean; off?: boolean; told?: boolean };
@@ -43,13 +44,14 @@ export function useLookState(view: View) {
   useMemo(() => {
     tell.current = view.reading.tell ?? [];
   }, [part, under, topic]);
-  const fits = useMemo(() => spoken(findings, say), [findings, say]);
+  const said = useSaid(view.id, say);
+  const fits = useMemo(() => said.lines ?? spoken(findings, say), [said.lines, findings, say]);
   const { shown, first } = useMemo(() => {
-    if (say.trim()) return { shown: [...new Set(fits.map((x) => x.f))], first: 0 };
+    if (say.trim()) return { shown: fits.flatMap((x) => byId.get(x.finding) ?? []), first: 0 };
     const own = linesOf(findings, part, under);
     if (topic) return { shown: own.filter((f) => topicOf(f) === topic), first: 0 };
     return ordered(own, tell.current, (f) => answers.has(f.id), open);
-  }, [findings, part, under, say, topic, fits, answers, open]);
+  }, [findings, byId, part, under, say, topic, fits, answers, open]);
   const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
 
   // The line one was sent to, as soon as it is there.
@@ -145,13 +147,14 @@ export function useLookState(view: View) {
     if (last.current) answer(last.current.f, last.current.state, { certainty, not: last.current.not });
     else if (line && a) answer(line, a.state, { certainty, not: a.not });
   };
-  /** Enter on what was typed: where one state fits, it is written at once. */
-  const take = () => {
-    const [only, second] = exact(fits, say);
-    if (!only || second) return false;
-    answer(only.f, only.state);
+  /** Enter on what was typed: where one state fits, it is written; else one goes to the lines. */
+  const take = async () => {
+    const only = (await said.fetch(say))?.find((x) => x.sure);
+    const f = only && byId.get(only.finding);
+    if (!f || !only.state) return false;
+    answer(f, only.state);
     setSay('');
-    return only;
+    return true;
   };
   const offers = view.spoken.filter((x) => !passed.has(`${x.finding}=${x.state}`));
   const passBy = (x: View['spoken'][number]) => setPassed((p) => new Set([...p, `${x.finding}=${x.state}`]));
@@ -184,8 +187,8 @@ export function useLookState(view: View) {
     { key: 'ArrowLeft', does: 'part before', hidden: true, run: () => turn(-1) },
     { key: 'PageDown', does: 'next group', run: () => turnTopic(1) },
     { key: 'PageUp', does: 'group before', hidden: true, run: () => turnTopic(-1) },
-    ...Array.from({ length: 9 }, (_, i) => ({
-      key: String(i + 1),
+    ...answerKeys.map((key, i) => ({
+      key,
       does: 'answer',
       hidden: i > 0,
       run: () => {

@@ -12,6 +12,7 @@ import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
 import { SchoolRules } from './SchoolRules';
+import { ThisDesk } from './ThisDesk';
 import { WhereWeAre } from './WhereWeAre';
 
 /** Policy, law and the bottles on this shelf: changed by the coordinator, effective at once. */
@@ -116,6 +117,7 @@ export default function House() {
             </section>
           </div>
           <div className="stack">
+            <ThisDesk boss={boss} />
             <OwnPassword />
             <Labels rules={rules} boss={boss} error={save.error} onChange={(h) => save.mutate(h)} />
             <section className="sheet pad">

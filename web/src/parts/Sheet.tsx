@@ -16,6 +16,9 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           <b>First of all.</b> {s.first}
         </div>
       )}
+      {s.drawing && (
+        <img className="portrait" src={`/drawings/${s.drawing}.svg`} alt={`${s.title}, drawn`} width={200} />
+      )}
       <h1>{s.title}</h1>
       <p>
         {s.what} <b>{s.sure}</b>
@@ -154,7 +157,7 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           <h2>Good to know</h2>
           <p>
             {s.why.length > 0 && <>It is favoured by: {s.why.join(', ')}. </>}
-            {s.recovers && <>{s.recovers.charAt(0).toUpperCase() + s.recovers.slice(1)}. </>}
+            {s.recovers && <>Will it recover? {s.recovers.charAt(0).toUpperCase() + s.recovers.slice(1)}. </>}
             {s.disposal}
           </p>
         </>
@@ -175,8 +178,13 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
         ) : (
           'We will ask how it went.'
         )}{' '}
-        Your advisor: {s.advisor}.
+        {s.bring} Your advisor: {s.advisor}.
       </p>
+      <footer className="quiet">
+        {s.desk}
+        {s.place && `, ${s.place}`}
+        {s.reach && ` · ${s.reach}`} · <span className="num">{s.number}</span>
+      </footer>
     </article>
   );
 }

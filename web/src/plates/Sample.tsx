@@ -33,6 +33,37 @@ function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
   return Math.abs(p.x - 100) < 8 ? 'veins' : '';
 }
 
+/** Where the thing itself is drawn on each part, so that a leader ends on it: left, top, right, bottom. */
+const bodies: Record<string, [number, number, number, number]> = {
+  stem: [90, 40, 110, 250],
+  root: [78, 130, 124, 236],
+  fruit: [70, 92, 130, 176],
+  flower: [76, 58, 126, 122],
+  pot: [56, 168, 146, 232],
+  plant: [78, 60, 122, 224],
+};
+
+/** The nearest point to where a leader would end that lies on what is drawn. */
+function onThing(part: string, p: Spot, leaf: LeafShape): Spot {
+  const box = bodies[part];
+  if (box) return { x: Math.max(box[0], Math.min(box[2], p.x)), y: Math.max(box[1], Math.min(box[3], p.y)) };
+  const outline = edge(leaf, 120);
+  let at = p;
+  // Towards the middle of the leaf, a little further than its edge.
+  for (let i = 0; i < 40 && !inside(outline, at); i++)
+    at = { x: at.x + (100 - at.x) * 0.08, y: at.y + (150 - at.y) * 0.08 };
+  return at === p ? p : { x: at.x + (100 - at.x) * 0.12, y: at.y + (150 - at.y) * 0.12 };
+}
+
+function inside(outline: Spot[], p: Spot) {
+  let odd = false;
+  outline.forEach((a, i) => {
+    const b = outline[(i + outline.length - 1) % outline.length] as Spot;
+    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) odd = !odd;
+  });
+  return odd;
+}
+
 const titles: Record<string, string> = {
   asked: 'What the grower says',
   plant: 'The whole plant',
@@ -75,14 +106,14 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
   ];
   const labels = seen.slice(0, 6).map((x, i) => {
     const [lx, y, px, py, side] = spots[i] as [number, number, number, number, -1 | 1];
-    const at = x.l.spot;
+    const at = x.l.spot ?? onThing(part, { x: px, y: py }, shapeOf(host?.leaf));
     return {
       text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`,
       id: x.f.id,
       x: lx,
       y,
-      px: at?.x ?? px,
-      py: at?.y ?? py,
+      px: at.x,
+      py: at.y,
       side,
       room: i === 0 || i === 5 ? 38 : 24,
     };

@@ -1,3 +1,4 @@
+import { useEffect, useState } from 'react';
 import { NavLink } from 'react-router';
 import { useSession } from '../api/hooks';
 
@@ -15,10 +16,29 @@ export const rooms = [
   { digit: '0', name: 'House rules', to: '/house', d: 'M4 12 13 4l9 8M7 10v11h12V10M11 21v-6h4v6' },
 ];
 
+/** The numbers of the rooms stand beside them only while Alt is held: they are keys and no counts. */
+function useAltHeld() {
+  const [held, set] = useState(false);
+  useEffect(() => {
+    const on = (e: KeyboardEvent) => set(e.altKey);
+    const off = () => set(false);
+    window.addEventListener('keydown', on);
+    window.addEventListener('keyup', on);
+    window.addEventListener('blur', off);
+    return () => {
+      window.removeEventListener('keydown', on);
+      window.removeEventListener('keyup', on);
+      window.removeEventListener('blur', off);
+    };
+  }, []);
+  return held;
+}
+
 type Props = { shade: string; flip: () => void; onFind: () => void; onHelp: () => void };
 
 export function Rail({ shade, flip, onFind, onHelp }: Props) {
   const { data } = useSession();
+  const alt = useAltHeld();
   return (
     <nav className="rail" aria-label="Rooms">
       {rooms.map((r) => (
@@ -34,9 +54,11 @@ export function Rail({ shade, flip, onFind, onHelp }: Props) {
             </svg>
             {r.name}
           </span>
-          <span className="n" aria-hidden="true">
-            {r.digit}
-          </span>
+          {alt && (
+            <span className="n" aria-hidden="true">
+              {r.digit}
+            </span>
+          )}
         </NavLink>
       ))}
       <span className="me" />
@@ -70,7 +92,12 @@ export function Rail({ shade, flip, onFind, onHelp }: Props) {
         </span>
       </button>
       <NavLink to="/house" className="peg" aria-label={`${data?.person.name}, ${data?.person.role}: your account`}>
-        <span>{data?.person.name}</span>
+        <span>
+          <svg viewBox="0 0 26 26" aria-hidden="true">
+            <path d="M13 4a4.5 4.5 0 1 1 0 9a4.5 4.5 0 0 1 0-9M4.5 22c1-5 4-7 8.500-7s7.500 2 8.500 7" />
+          </svg>
+          {data?.person.name}
+        </span>
       </NavLink>
     </nav>
   );

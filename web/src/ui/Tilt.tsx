@@ -15,7 +15,9 @@ export function Tilt({ reading, names }: Props) {
   const right = !reading.rival ? '' : rival && rival.p >= 0.02 ? (names.get(reading.rival) ?? '') : 'any other plan';
   const total = reading.tiltTotal;
   const angle = reading.looked === 0 ? 0 : -Math.max(-11, Math.min(11, total / 2.2));
-  const heavy = reading.tilt.filter((w) => Math.abs(w.decibans) >= 0.5).slice(0, 7);
+  // What was known before looking is a weight of its own: the plant, the place, the season.
+  const known = { finding: '', short: 'known before', said: 'known before looking', decibans: reading.tiltPrior };
+  const heavy = [known, ...reading.tilt].filter((w) => Math.abs(w.decibans) >= 0.5).slice(0, 7);
   const sides = { l: heavy.filter((w) => w.decibans > 0), r: heavy.filter((w) => w.decibans < 0) };
   const place = (list: typeof heavy, dir: -1 | 1) => {
     let x = 165 + dir * 140;

@@ -1,7 +1,19 @@
 import type { ReactNode } from 'react';
 import type { Problem } from '../api/client';
 
-/** One of several, or several of several, as chips that are quick to hit with wet hands. */
+/** Within a group the arrows move, as in any group of radios or boxes, and nowhere else; with `choose` they also choose. */
+export function arrows(e: React.KeyboardEvent<HTMLElement>, css: string, choose?: boolean) {
+  const d = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[e.key];
+  if (!d || e.altKey || e.ctrlKey || e.metaKey) return;
+  const each = [...e.currentTarget.querySelectorAll<HTMLElement>(css)];
+  const to = each[(each.indexOf(e.target as HTMLElement) + d + each.length) % each.length];
+  to?.focus();
+  if (choose) to?.click();
+  e.preventDefault();
+  e.stopPropagation();
+}
+
+/** One of several, or several of several, as chips that are quick to hit with wet hands: one Tab stop a group. */
 export function Chips({
   label,
   options,
@@ -17,18 +29,28 @@ export function Chips({
   many?: boolean;
   small?: boolean;
 }) {
+  const stop = Math.max(
+    0,
+    options.findIndex((o) => value.includes(o.id)),
+  );
   return (
     <fieldset>
       <legend>{label}</legend>
-      <div className="chips">
-        {options.map((o) => {
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: its role follows the kind of group */}
+      <div
+        className="chips"
+        {...{ role: many ? 'group' : 'radiogroup', 'aria-label': label }}
+        onKeyDown={(e) => arrows(e, '[data-chip]', !many)}
+      >
+        {options.map((o, i) => {
           const on = value.includes(o.id);
           return (
             <button
               type="button"
               key={o.id}
               className={small ? 'chip small' : 'chip'}
-              aria-pressed={on}
+              {...{ role: many ? 'checkbox' : 'radio', 'aria-checked': on }}
+              tabIndex={i === stop ? 0 : -1}
               data-chip={o.id}
               onClick={() => onChange(many ? (on ? value.filter((x) => x !== o.id) : [...value, o.id]) : [o.id])}
             >

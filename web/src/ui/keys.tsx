@@ -98,11 +98,13 @@ export function KeyLine({ end }: { end?: ReactNode }) {
   const keys = useAllKeys().filter((k) => !k.hidden && !seen.has(k.key) && seen.add(k.key));
   return (
     <footer className="keys">
-      {keys.slice(0, 8).map((k) => (
-        <span key={k.key}>
-          <kbd>{shown[k.key] ?? k.key}</kbd> {k.does}
-        </span>
-      ))}
+      <span className="list">
+        {keys.slice(0, 10).map((k) => (
+          <span key={k.key}>
+            <kbd>{shown[k.key] ?? k.key}</kbd> {k.does}
+          </span>
+        ))}
+      </span>
       <span className="end">{end}</span>
     </footer>
   );
