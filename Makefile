@@ -9,7 +9,7 @@ SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
 WEBFILES := $(shell find web/src web/public web/scripts web/index.html web/vite.config.ts web/package-lock.json herbarium/causes -type f)
 
-.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program minutes
+.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program minutes axe
 
 demo: build
 	./$(BIN) demo
@@ -69,7 +69,11 @@ shots: browser $(PAGE)
 
 # The four cases of review/use.md worked through in the page, their actions counted.
 minutes: browser $(PAGE)
-	BOTANIK_MINUTES=1 go test ./e2e -run 'TestFromBagToPage' -count=1 -v
+	go test ./e2e -run 'TestFromBagToPage' -count=1 -v
+
+# axe over every room and step, wide and narrow, light and dark: some four minutes.
+axe: browser $(PAGE)
+	BOTANIK_AXE=1 go test ./e2e -run 'TestAxe' -count=1 -timeout 20m -v | grep -vE '^(\{|=== )'
 
 # The attack of docs/robustness.md in full, some ten minutes: kills, stops,
 # floods, bombs, a soak.

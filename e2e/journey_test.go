@@ -1,8 +1,10 @@
 package e2e
 
 import (
+	"fmt"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
@@ -137,49 +139,6 @@ func TestOneSampleFromCounterToClosed(t *testing.T) {
 	assert.False(t, wide, "the grower's page fits a telephone")
 }
 
-// The same by keyboard alone: no click, no focus set by the test.
-func TestByKeyboardAlone(t *testing.T) {
-	t.Parallel()
-	d := start(t)
-	p := browse(t, "http://"+d.addr, 1280, 800)
-	p.open("/")
-	p.see(`input[name=login]`)
-	p.press("brann", kb.Tab, "merrin-sound", kb.Enter)
-	p.see(`nav.rail`)
-	p.read("What have you brought?")
-	p.press("n", "Petroc Sand")
-	p.tabTo("[name=plant]")
-	p.press("Rose", kb.Escape)
-	p.tabTo("[data-chip=garden]")
-	p.press(" ")
-	p.tabTo("[name=story]")
-	p.press("black spots and yellow leaves")
-	p.tabTo("[data-do=check-in]")
-	p.press(kb.Enter)
-	p.read("is in the tray")
-	p.openCase("Petroc Sand")
-	p.see(".find")
-	p.press("s", "feathery", kb.Enter) // one answer fits: it is written
-	p.see(`[data-state=feathery][aria-checked=true]`)
-	p.press("yellow halo", kb.Enter)
-	p.see(`[data-finding=spot-halo] [aria-checked=true]`)
-	p.press(kb.Enter) // what is asked next
-	p.press(".")
-	p.read("What is it?")
-	p.read("Rose black spot")
-	p.press(kb.Enter)
-	p.read("Is it worth acting on?")
-	p.press(kb.Tab) // out of the count
-	p.press("a")
-	p.see(`.offer.on`)
-	p.press(kb.Enter)
-	p.see(`.paper`)
-	p.press(kb.Enter)
-	p.read("Handed over")
-	p.see(`.paper`)
-	p.says(".paper", "Pick up spotted and fallen leaves")
-}
-
 // A trainee's verdict waits for an advisor, who agrees.
 func TestATraineesVerdictWaits(t *testing.T) {
 	t.Parallel()
@@ -267,4 +226,35 @@ func TestACoordinatorBansARemedy(t *testing.T) {
 	p.step("remedy")
 	p.see(`.offer[data-remedy=soap][data-status=no]`)
 	assert.True(t, strings.Contains(p.text(`.offer[data-remedy=soap]`), "This house does not recommend it"))
+}
+
+// A field keeps every letter of somebody who types ten a second, whatever the page does
+// with them meanwhile (review/use.md, F14).
+func TestNoFieldLosesLetters(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	types := func(css, words string) {
+		t.Helper()
+		p.see(css)
+		p.do(chromedp.Focus(css, chromedp.ByQuery))
+		for _, c := range words {
+			p.typed(string(c))
+			p.do(chromedp.Sleep(100 * time.Millisecond)) // the pace is what is tested
+		}
+		p.until(css+" to hold "+words, fmt.Sprintf(`document.querySelector(%q).value === %q`, css, words))
+	}
+	p.read("Ask how it went")
+	types(`textarea[name=story]`, "leaves pale, n webs")
+	p.do(chromedp.KeyEvent(kb.Escape))
+	p.press("/")
+	types(`[role=dialog] input`, "ilse marrow")
+	p.do(chromedp.KeyEvent(kb.Escape))
+	p.openCase("Ilse Marrow")
+	p.step("look")
+	types(`[aria-label="Say what you see"]`, "citrus mealybug")
+	p.open("/plates")
+	types(`input[name=find-plate]`, "citrus mealybug")
+	p.see(`[data-plate-link=citrus-mealybug]`)
 }

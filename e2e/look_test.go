@@ -113,6 +113,11 @@ func TestLookingByKeysGoesInTheOrderOneLooks(t *testing.T) {
 	p.read("think so")
 	p.press("u")
 	p.until("what one thinks to be taken back", "document.querySelectorAll('.find [aria-checked=true]').length === 0 || !document.querySelector('.look').innerText.includes('think so')")
+	p.press("s", "cuckoo spit", kb.Enter) // one answer fits: it is written
+	p.see(`[data-verdict]`)
+	p.until("what was said to be written", `document.querySelector('[aria-label="Say what you see"]').value === ''`)
+	p.step("story")
+	p.read("Froth like spit")
 }
 
 func TestAGrowersPictureStandsBesideTheDrawing(t *testing.T) {

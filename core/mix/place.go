@@ -56,7 +56,8 @@ func (p placing) say(x Placed) []string {
 	return out
 }
 
-// mostSpooned is how much is still counted in spoons, mL: about six tablespoons.
+// mostSpooned is how much is still counted in spoons, mL: about six tablespoons. More
+// is for a jug.
 const mostSpooned = 90
 
 // levelled is a weight in spoons, never more than the weight; nil where nothing is

@@ -257,7 +257,7 @@ func addRateFault(l *fault.List, field string, err error) {
 }
 
 func build(vol, tank Quantity, even bool, world string, how way, parts []part, times int) Plan {
-	total, cap, say := vol.Base(), tank.Base(), tongueOf(tank, vol, world)
+	total, cap, say := vol.Base(), tank.Base(), tongueOf(tank, vol)
 	if cap.Cmp(total) > 0 {
 		cap = total
 	}
@@ -324,7 +324,7 @@ func dose(p part, amount *big.Rat, world string, say tongue) Dose {
 	}
 	pct := new(big.Rat).Mul(p.rate.Fraction, hundred)
 	d := Dose{Name: p.Name, Form: p.Form, Exact: amount.RatString() + " " + unit, Amount: float(amount), Unit: unit, Text: say.dose(syringe(amount)+" "+unit, amount, p.rate.Dim), PerCent: float(pct)}
-	if unit == "mL" && world != "" {
+	if unit == "mL" && world != "" && amount.Cmp(big.NewRat(mostSpooned, 1)) <= 0 {
 		top := amount
 		if p.high != nil {
 			top = new(big.Rat).Mul(amount, new(big.Rat).Quo(p.high.Fraction, p.rate.Fraction))

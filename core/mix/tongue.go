@@ -6,10 +6,10 @@ import "math/big"
 // in the US or Imperial measures the sprayer was given in, with the metric in brackets.
 type tongue string
 
-// tongueOf is the world of the sprayer, of the mix, or of the spoons, the first that is
-// not metric.
-func tongueOf(tank, vol Quantity, spoons string) tongue {
-	for _, w := range []string{tank.Unit.World, vol.Unit.World, spoons} {
+// tongueOf is the world of the sprayer or of the mix, the first that is not metric. Spoons
+// do not count: who measures in litres reads litres, whatever spoons are in the drawer.
+func tongueOf(tank, vol Quantity) tongue {
+	for _, w := range []string{tank.Unit.World, vol.Unit.World} {
 		if w == "us" || w == "imperial" {
 			return tongue(w)
 		}

@@ -36,7 +36,10 @@ func (w *writer) days(k *knowledge.Cause) {
 		much = strings.Join(lines, "; ")
 	}
 	last := ""
-	for _, on := range d.On {
+	for i, on := range d.On {
+		if i == 1 && much != "" {
+			much = "as much as before"
+		}
 		w.out.Days = append(w.out.Days, w.spoken(on))
 		w.out.Table = append(w.out.Table, casefile.SheetDay{Day: w.spoken(on), What: r.Name, Much: much})
 		last = on

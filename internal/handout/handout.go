@@ -113,7 +113,11 @@ func (w *writer) signs(k *knowledge.Cause) {
 		}
 		for _, st := range sign.States {
 			state := f.States[f.State(st)]
-			w.out.LookFor = append(w.out.LookFor, cmp.Or(state.Said, f.Short+": "+state.Name))
+			line := cmp.Or(state.Said, f.Short+": "+state.Name)
+			if strings.HasPrefix(line, "it ") { // of what, stands in the line it was looked up in
+				line = f.Name + ": " + line
+			}
+			w.out.LookFor = append(w.out.LookFor, line)
 		}
 	}
 }

@@ -24,7 +24,7 @@ export function Candidates({ view, onGo, look }: Props) {
   return (
     <>
       <div className="row pad" style={{ paddingBottom: 0 }}>
-        <h3>What it points to</h3>
+        <h2 className="h3">What it points to</h2>
         <small
           data-verdict={r.verdict}
           aria-live="polite"

@@ -16,7 +16,7 @@ export function FindingList({ s }: { s: LookState }) {
     <section className="sheet" aria-label="Findings">
       <Say s={s} />
       <div className="row" style={{ padding: '6px 12px 4px' }}>
-        <h3>{title}</h3>
+        <h2 className="h3">{title}</h2>
         <small>
           {s.shown.length - open} looked at, {open} open
           {' · '}

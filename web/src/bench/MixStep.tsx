@@ -27,6 +27,7 @@ export function MixStep({ view }: { view: View }) {
     ...emptyMix,
     spoons: session.data?.desk.units ?? 'metric',
   });
+  const jarred = kb?.remedies.find((r) => r.id === only[0])?.rates?.[0]?.id === 'dab';
   const form = only.includes(last.remedy)
     ? last
     : {
@@ -36,6 +37,8 @@ export function MixStep({ view }: { view: View }) {
         use: last.use === 'custom' ? 'middle' : last.use,
         beside: '',
         stock: '',
+        // What is dabbed or brushed on is mixed in a small jar, whatever sprayer they own.
+        ...(jarred ? { sprayer: '50', sUnit: 'mL', volume: '' } : {}),
       };
   const blend = useBlend(form);
   // More than anybody carries on the back is more likely a slip of the unit.

@@ -2,7 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { api, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
@@ -81,7 +81,24 @@ export function Browse() {
   );
   const causes = kb?.causes ?? [];
   const order = found.data && (host || seen.length > 0) ? new Map(found.data.map((m, i) => [m.cause, i])) : null;
-  const words = q.toLowerCase().split(/\s+/).filter(Boolean);
+  // The field is the reader's own; the list follows when there is time, the address when one pauses.
+  const [typed, setTyped] = useState(q);
+  const put = useRef(q);
+  if (q !== put.current) {
+    put.current = q; // changed by the address, not here
+    setTyped(q);
+  }
+  const late = useRef(set);
+  late.current = set;
+  useEffect(() => {
+    if (typed === put.current) return;
+    const wait = setTimeout(() => {
+      put.current = typed;
+      late.current('q', typed);
+    }, 300);
+    return () => clearTimeout(wait);
+  }, [typed]);
+  const words = useDeferredValue(typed).toLowerCase().split(/\s+/).filter(Boolean);
   const list = causes
     .filter((c) => !kind.length || kind.includes(c.kind))
     .filter((c) => !picture || drawnAs(c.drawing) === picture)
@@ -107,7 +124,7 @@ export function Browse() {
           Plates <span className="quiet">· {list.length}</span>
         </h1>
         <div style={{ width: 190 }}>
-          <TextField label="Name" value={q} onChange={(e) => set('q', e.target.value)} name="find-plate" />
+          <TextField label="Name" value={typed} onChange={(e) => setTyped(e.target.value)} name="find-plate" />
         </div>
         <Autocomplete
           multiple
@@ -167,7 +184,7 @@ export function Browse() {
             <button
               type="button"
               aria-pressed={picked.includes(c.id)}
-              aria-label={`Put ${c.name} beside another`}
+              aria-label={`${picked.includes(c.id) ? 'chosen' : 'compare'}: ${c.name}`}
               data-pick={c.id}
               onClick={() => toggle(c.id)}
             >

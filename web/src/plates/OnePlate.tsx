@@ -104,7 +104,7 @@ export function OnePlate({ id }: { id: string }) {
           <div className="sheet pad stack">
             <p className="plain-words">{c.plain}</p>
             <div>
-              <h3>What to look for, and where</h3>
+              <h2>What to look for, and where</h2>
               <ul className="tight">
                 {signs
                   .sort((a, b) => Number(settles(b)) - Number(settles(a)))
@@ -191,7 +191,7 @@ export function OnePlate({ id }: { id: string }) {
         </div>
         {c.lookAlikes.length > 0 && (
           <div className="sheet pad">
-            <h3>Look-alikes</h3>
+            <h2>Look-alikes</h2>
             <ul className="alike">
               {c.lookAlikes.map((l) => (
                 <li key={l.cause}>

@@ -45,7 +45,13 @@ export function Find({ onClose }: { onClose: () => void }) {
     onClose();
   };
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="sm" aria-label="Find">
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="sm"
+      slotProps={{ paper: { 'aria-label': 'Find', 'aria-labelledby': undefined } }}
+    >
       <div className="pad stack">
         <TextField
           label="Find a case or a plate"
@@ -92,7 +98,13 @@ export function Find({ onClose }: { onClose: () => void }) {
 export function Help({ onClose }: { onClose: () => void }) {
   const [on, setOn] = useState(singleKeys);
   return (
-    <Dialog open onClose={onClose} fullWidth maxWidth="xs" aria-label="Keys">
+    <Dialog
+      open
+      onClose={onClose}
+      fullWidth
+      maxWidth="xs"
+      slotProps={{ paper: { 'aria-label': 'Keys', 'aria-labelledby': undefined } }}
+    >
       <div className="pad stack">
         <h2>Keys here</h2>
         <FormControlLabel
