@@ -114,8 +114,7 @@ func Blend(b *knowledge.Base, house remedy.House, in MixInput) (Mixed, error) {
 // where the rate is the label's own.
 func reckoned(r *knowledge.Remedy, house remedy.House, stock string) string {
 	lab := house.Labels[r.ID]
-	switch {
-	case !r.Bottle || stock == "" && lab.High != "":
+	if !r.Bottle || stock == "" && lab.High != "" {
 		return ""
 	}
 	return cmp.Or(stock, lab.Strength)

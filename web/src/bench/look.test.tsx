@@ -400,7 +400,7 @@ describe('looking', () => {
   });
   it('walks part by part, the leaf in two stops', async () => {
     await open();
-    const title = () => document.querySelector('section[aria-label=Findings] h3')?.textContent;
+    const title = () => document.querySelector('section[aria-label=Findings] h2')?.textContent;
     expect(title()).toBe('Leaf, upper side');
     await press('{ArrowRight}');
     expect(title()).toBe('Leaf, underside');

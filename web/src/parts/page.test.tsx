@@ -62,7 +62,7 @@ describe('the grower’s page', () => {
       'When',
       'Monday 13 July. in the evening',
       'Please do not',
-      'It is favoured by: dry air. Flecked leaves',
+      'It is favoured by: dry air. Will it recover? Flecked leaves',
       'label and local law',
       'ask how it went on Friday 24 July',
     ];
