@@ -127,6 +127,8 @@ func TestNextMoves(t *testing.T) {
 	assert.Equal(t, "step up", casework.NextAfter("no change", false, 1, false).Move)
 	assert.Equal(t, "switch", casework.NextAfter("no change", false, 1, true).Move)
 	assert.Equal(t, "refer", casework.NextAfter("worse", false, 3, false).Move)
+	assert.Equal(t, "done", casework.NextAfter(casework.Words["gone"], true, 1, false).Move)
+	assert.Equal(t, "step up", casework.NextAfter(casework.Words["same"], false, 1, false).Move)
 	assert.Equal(t, "bring back", casework.NextAfter("cannot tell", false, 1, false).Move)
 }
 
@@ -167,6 +169,10 @@ func TestADecidedStepIsDone(t *testing.T) {
 	assert.Equal(t, "next", state(casework.Facts{Looks: 2, Verdict: true, Act: true}, "remedy"))
 	assert.Equal(t, "done", state(casework.Facts{Looks: 2, Verdict: true, Remedy: true}, "act"), "whoever chose a remedy has decided")
 	assert.Equal(t, "done", state(casework.Facts{Verdict: true, Refer: true}, "act"), "what is sent on is not weighed here")
+	assert.Equal(t, "needless", state(casework.Facts{Verdict: true, Remedy: true}, "mix"), "nothing that was chosen is mixed")
+	assert.Equal(t, "next", state(casework.Facts{Looks: 2, Verdict: true, Remedy: true, NeedsDays: true}, "days"))
+	assert.Equal(t, "needless", state(casework.Facts{Verdict: true, Refer: true}, "days"))
+	assert.Equal(t, "open", state(casework.Facts{Verdict: true}, "mix"), "nobody knows yet whether something is mixed")
 	assert.Equal(t, "waits", state(casework.Facts{Verdict: true, NeedsReview: true}, "verdict"))
 	assert.Equal(t, "shut", state(casework.Facts{}, "handover"))
 }

@@ -119,11 +119,18 @@ func Steps(f Facts) []Step {
 		{"verdict", "Verdict", done(f.Verdict), ""},
 		{"act", "Act?", done(f.Act || f.Remedy || f.Refer && f.Verdict), ""},
 		{"remedy", "Remedy", done(f.Remedy || f.Refer && f.Verdict), ""},
-		{"mix", "Mix", done(f.Mix || f.Verdict && (f.Refer || f.Remedy && !f.NeedsMix)), ""},
-		{"days", "Days", done(f.Days || f.Verdict && (f.Refer || f.Remedy && !f.NeedsDays)), ""},
+		{"mix", "Mix", done(f.Mix), ""},
+		{"days", "Days", done(f.Days), ""},
 		{"handover", "Hand over", done(f.HandedOver), ""},
 		{"story", "Story", done(f.Closed), ""},
 	}
+	needless := func(at int, ok bool, why string) {
+		if ok && steps[at].State == "open" {
+			steps[at].State, steps[at].Note = "needless", why
+		}
+	}
+	needless(5, f.Verdict && f.Refer || f.Remedy && !f.NeedsMix, "nothing to mix")
+	needless(6, f.Verdict && f.Refer || f.Remedy && !f.NeedsDays, "nothing is repeated on days")
 	if f.Looks == 1 {
 		steps[1].Note = "one look so far"
 	}

@@ -206,6 +206,9 @@ type NextMove struct {
 	Why  string `json:"why"`
 }
 
+// Words are what growers say of how it went, and how that is judged.
+var Words = map[string]string{"gone": "better", "better": "better", "same": "no change", "worse": "worse"}
+
 // NextAfter names the next move. borne: what is left lies under the threshold.
 // round: how many rounds of treatment are behind. outgrown: the remedy has a
 // resistance group.

@@ -181,6 +181,7 @@ type Host struct {
 	Eaten      string            `json:"eaten,omitempty" yaml:"eaten"`
 	BeeVisited bool              `json:"beeVisited" yaml:"bees"`
 	Dormant    bool              `json:"dormant" yaml:"dormant"`
+	Tender     bool              `json:"tender,omitempty" yaml:"tender" doc:"the first frost ends it: out of doors it is not met in a winter with frost"`
 	Sensitive  map[string]string `json:"sensitive,omitempty" yaml:"sensitive"`
 	Leaf       string            `json:"leaf" yaml:"leaf"`
 	Source     string            `json:"source,omitempty" yaml:"source"`

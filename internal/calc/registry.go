@@ -12,6 +12,7 @@ import (
 	"botanik/core/lifecycle"
 	"botanik/core/mix"
 	"botanik/core/remedy"
+	"botanik/core/scope"
 	"botanik/core/scouting"
 )
 
@@ -67,6 +68,10 @@ func Advise(b *knowledge.Base, in AdviseIn) (remedy.Advice, error) {
 type convertIn struct {
 	Amount string `json:"amount" doc:"like '2 US tbsp'"`
 	To     string `json:"to" doc:"unit, like 'mL'"`
+}
+
+type reticleIn struct {
+	Readings []scope.Reading `json:"readings" doc:"divisions laid over a length of the stage micrometer, repeats as they come"`
 }
 
 type rateIn struct {
@@ -211,6 +216,9 @@ func init() {
 		f, _ := r.Fraction.Float64()
 		return rateOut{r.Kind, r.PerLitre(), f}, nil
 	})
+	add("reticle", "what one eyepiece division is long, from a stage micrometer", `{"readings":[{"divisions":98,"micrometres":245},{"divisions":100,"micrometres":250}]}`, func(_ *knowledge.Base, in reticleIn) (scope.Factor, error) { return scope.Calibrate(in.Readings) })
+	add("ratio", "two lengths measured in turn against the line of a key", `{"a":[12,12.5,12],"b":[10,10.5,10],"line":1}`, func(_ *knowledge.Base, in scope.RatioRequest) (scope.Ratio, error) { return scope.Compare(in) })
+	add("photo-scale", "lengths and areas on a picture by a known length in it", `{"known":[{"x":100,"y":100},{"x":300,"y":100}],"millimetres":10,"lines":[[{"x":10,"y":10},{"x":110,"y":10}]],"areas":[[{"x":0,"y":0},{"x":200,"y":0},{"x":200,"y":200},{"x":0,"y":200}]]}`, func(_ *knowledge.Base, in scope.PhotoRequest) (scope.Photo, error) { return scope.Measure(in) })
 	add("need", "how much mix wets these plants on both sides of the leaves; an estimate", `{"plants":[{"count":2,"heightCm":80,"widthCm":60,"leaf":"dense"}]}`, func(_ *knowledge.Base, in needIn) (mix.Need, error) { return mix.SprayNeed(in.Plants) })
 	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, func(b *knowledge.Base, in placeIn) (dosage.Dosed, error) {
 		return dosage.OverArea(b, in.House, in.PlaceInput)

@@ -130,6 +130,7 @@ type Page struct {
 type FollowUp struct {
 	At     time.Time          `json:"at"`
 	By     string             `json:"by"`
+	Word   string             `json:"word,omitempty" doc:"how it went in the grower's own word: gone, better, same or worse"`
 	Silent bool               `json:"silent,omitempty"`
 	Count  *casework.Recount  `json:"count,omitempty"`
 	Result *casework.Result   `json:"result,omitempty"`

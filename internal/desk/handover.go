@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"slices"
+	"strings"
 
 	"botanik/core/casework"
 	"botanik/core/fault"
@@ -130,6 +131,7 @@ func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 // FollowUpInput is what came of asking.
 type FollowUpInput struct {
 	Silent bool              `json:"silent,omitempty" doc:"nobody answered"`
+	Word   string            `json:"word,omitempty" enum:"gone,better,same,worse," doc:"how it went in the grower's own word; a count says more"`
 	Count  *casework.Recount `json:"count,omitempty"`
 	Note   string            `json:"note,omitempty" maxLength:"400"`
 }
@@ -138,7 +140,7 @@ type FollowUpInput struct {
 // asked again, and raises a call when it goes on.
 func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int, in FollowUpInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
-	if !in.Silent && in.Count == nil && in.Note == "" {
+	if !in.Silent && in.Count == nil && in.Note == "" && in.Word == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
 	return s.change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
@@ -146,7 +148,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 		if r.Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
 		}
-		f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note}
+		f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word}
 		text := "told: " + in.Note
 		c.AskOn = ""
 		switch {
@@ -165,6 +167,10 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 			next := casework.NextAfter(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
 			f.Result, f.Next = &res, &next
 			text = "recount: " + res.Text + " " + next.Why
+		case in.Word != "":
+			next := casework.NextAfter(casework.Words[in.Word], in.Word == "gone", c.Handed(), s.canBeOutgrown(c))
+			f.Next = &next
+			text = strings.TrimSuffix("told: "+in.Word+"; "+in.Note, "; ") + ". " + next.Why
 		}
 		r.FollowUps = append(slices.Clone(r.FollowUps), f)
 		return text, nil

@@ -10,6 +10,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/differential"
 	"botanik/core/knowledge"
+	"botanik/core/season"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -66,6 +67,7 @@ type View struct {
 	Steps     []casework.Step      `json:"steps"`
 	Certainty float64              `json:"certainty" doc:"how full the tag is, 0 to 1"`
 	MayUndo   string               `json:"mayUndo,omitempty" doc:"what u would take back"`
+	Unusual   string               `json:"unusual,omitempty" doc:"what about the plant is not met at this time of year, as a question"`
 	HouseNews []string             `json:"houseNews" doc:"house rules changed since this case was decided"`
 }
 
@@ -94,6 +96,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
 		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
 	}
+	v.Unusual = season.Unusual(season.Brought{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {
 		v.Doses = []casefile.KeptDose{}
 	}

@@ -3,6 +3,7 @@ package handout
 import (
 	"cmp"
 	"fmt"
+	"math"
 	"strings"
 
 	"botanik/core/civil"
@@ -148,7 +149,13 @@ func (w *writer) treatment(k *knowledge.Cause) {
 
 func (w *writer) amounts() {
 	if m := w.r.Mix; m != nil {
-		w.out.Mix = sheetMix(w.b.Remedy(m.Remedy), m)
+		times := max(1, m.Treatments)
+		if d, t := w.r.Days, w.r.Treatment; d != nil && t != nil {
+			if r := remedy.Repeated(w.b, t.Remedies); r != nil && r.ID == m.Remedy {
+				times = max(times, len(d.On))
+			}
+		}
+		w.out.Mix = sheetMix(w.b.Remedy(m.Remedy), m, times)
 	}
 	for _, d := range w.r.Doses {
 		line := fmt.Sprintf("%s: %s (%s would be the range here)", w.b.Remedy(d.Remedy).Name, d.Placed.Text, d.Placed.Range)
@@ -200,7 +207,8 @@ func (w *writer) stepFor(k *knowledge.Cause, id string) casefile.SheetStep {
 	return out
 }
 
-func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {
+// sheetMix is a kept mix in words; what to buy is for so many treatments.
+func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix, treatments int) *casefile.SheetMix {
 	product := r.Product()
 	for _, p := range m.Plan.Buy {
 		if p.Name != product {
@@ -218,11 +226,12 @@ func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix) *casefile.SheetMix {
 		}
 	}
 	for _, b := range m.Plan.Buy {
-		times := "one treatment"
-		if m.Treatments > 1 {
-			times = fmt.Sprintf("all %d treatments", m.Treatments)
+		amount, times := b.Text, "one treatment"
+		if treatments > 1 {
+			times = fmt.Sprintf("all %d treatments", treatments)
+			amount = fmt.Sprintf("%g %s", math.Ceil(b.Amount*float64(treatments)/float64(max(1, m.Treatments))), b.Unit)
 		}
-		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", b.Text, humanise.InSentence(b.Name), times))
+		out.Buy = append(out.Buy, fmt.Sprintf("%s of %s for %s", amount, humanise.InSentence(b.Name), times))
 	}
 	return out
 }

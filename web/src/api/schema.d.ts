@@ -1356,12 +1356,19 @@ export interface components {
             note?: string;
             result?: components["schemas"]["Result"];
             silent?: boolean;
+            /** @description how it went in the grower's own word: gone, better, same or worse */
+            word?: string;
         };
         FollowUpInput: {
             count?: components["schemas"]["Recount"];
             note?: string;
             /** @description nobody answered */
             silent?: boolean;
+            /**
+             * @description how it went in the grower's own word; a count says more
+             * @enum {string}
+             */
+            word?: "gone" | "better" | "same" | "worse" | "";
         };
         Handover: {
             askOn: string;
@@ -1402,6 +1409,8 @@ export interface components {
                 [key: string]: string;
             };
             source?: string;
+            /** @description the first frost ends it: out of doors it is not met in a winter with frost */
+            tender?: boolean;
         };
         House: {
             labels?: {
@@ -2526,6 +2535,8 @@ export interface components {
             stage: string;
             steps: components["schemas"]["Step"][];
             treatment?: components["schemas"]["Treatment"];
+            /** @description what about the plant is not met at this time of year, as a question */
+            unusual?: string;
             /** Format: date-time */
             updatedAt: string;
             verdict?: components["schemas"]["Verdict"];
@@ -2797,7 +2808,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBYRE5GN0RKUUIxM1pBRzgx"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAzV01LQ1FON1RDRUQwVE5C"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3224,23 +3235,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3268,11 +3279,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3544,7 +3555,7 @@ export interface operations {
                      *           ],
                      *           "mix": {
                      *             "buy": [
-                     *               "15 mL of insecticidal soap for one treatment"
+                     *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -3634,23 +3645,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3678,11 +3689,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3931,23 +3942,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3975,11 +3986,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4125,7 +4136,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946881,
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4135,7 +4146,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.863593174165035,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4144,11 +4155,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05431416681357113,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600207
+                     *                 "topP": 0.5520937710600204
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4163,7 +4174,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.20285511168630865
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4176,7 +4187,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1383658859586366
+                     *           "p": 0.13836588595863664
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4480,7 +4491,7 @@ export interface operations {
                      *           ],
                      *           "mix": {
                      *             "buy": [
-                     *               "15 mL of insecticidal soap for one treatment"
+                     *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -4878,7 +4889,7 @@ export interface operations {
                      *           ],
                      *           "mix": {
                      *             "buy": [
-                     *               "15 mL of insecticidal soap for one treatment"
+                     *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -4968,23 +4979,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5012,11 +5023,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5146,7 +5157,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5159,20 +5170,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5184,7 +5195,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5193,11 +5204,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6528,7 +6539,7 @@ export interface operations {
                      *           ],
                      *           "mix": {
                      *             "buy": [
-                     *               "15 mL of insecticidal soap for one treatment"
+                     *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -7027,7 +7038,7 @@ export interface operations {
                      *           ],
                      *           "mix": {
                      *             "buy": [
-                     *               "15 mL of insecticidal soap for one treatment"
+                     *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -7504,7 +7515,7 @@ export interface operations {
                      *       ],
                      *       "mix": {
                      *         "buy": [
-                     *           "15 mL of insecticidal soap for one treatment"
+                     *           "30 mL of insecticidal soap for all 2 treatments"
                      *         ],
                      *         "lines": [
                      *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
@@ -8717,7 +8728,7 @@ export interface operations {
                      *       ],
                      *       "mix": {
                      *         "buy": [
-                     *           "15 mL of insecticidal soap for one treatment"
+                     *           "30 mL of insecticidal soap for all 2 treatments"
                      *         ],
                      *         "lines": [
                      *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"

@@ -41,6 +41,7 @@ function StepMark({ state }: { state: string }) {
       {state === 'next' && <circle {...common} fill="var(--mari)" stroke="var(--mari-ink)" />}
       {state === 'open' && <circle {...common} fill="none" stroke="var(--quiet)" />}
       {state === 'waits' && <circle {...common} fill="none" stroke="var(--pond)" strokeDasharray="2.5 2" />}
+      {state === 'needless' && <path d="M3 7 H11" stroke="var(--quiet)" strokeWidth="1.7" strokeLinecap="round" />}
       {state === 'shut' && <circle {...common} fill="none" stroke="var(--quiet)" strokeDasharray="2 2.4" />}
     </svg>
   );
@@ -52,6 +53,7 @@ const words: Record<string, string> = {
   open: 'open',
   waits: 'waits',
   shut: 'not yet',
+  needless: 'not needed',
 };
 
 export default function Bench() {
@@ -233,6 +235,12 @@ function One({ id, step }: { id: string; step?: string }) {
           ))}
         </nav>
         <RefusedLooks view={view} />
+        {view.unusual && ['in', 'look', 'verdict'].includes(now) && (
+          <div className="notice" style={{ marginBottom: 10 }} data-unusual>
+            <b>{view.unusual}</b> Looks are weighed by the season; correct it on{' '}
+            <Link to={`/bench/${id}/in`}>Brought in</Link> if something slipped.
+          </div>
+        )}
         {view.verdict?.needsReview && now !== 'verdict' && (
           <div className="notice pond" style={{ marginBottom: 10 }}>
             <b>{view.verdict.by}'s verdict waits for an advisor.</b> Nothing goes to the grower before.{' '}

@@ -7,6 +7,7 @@ import { useCaseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { Chips, Trouble, weekday } from '../ui/bits';
+import { DayPick } from '../ui/DayPick';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 
@@ -92,12 +93,12 @@ export function DaysStep({ view }: { view: View }) {
         </Button>
       </div>
       <div className="sheet pad form">
-        <TextField
+        <DayPick
           label="First day"
-          type="date"
-          value={start || plan.data?.start || session.data?.now || ''}
-          onChange={(e) => setStart(e.target.value)}
           name="start"
+          today={session.data?.now.slice(0, 10) ?? ''}
+          value={start || plan.data?.start || ''}
+          onChange={setStart}
         />
         <TextField
           label="Treatments in this round"

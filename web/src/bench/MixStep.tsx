@@ -50,7 +50,9 @@ export function MixStep({ view }: { view: View }) {
     change.mutate(put('/api/v1/cases/{id}/mix', mixInput(form)), {
       onSuccess: (v) => {
         setLast(form); // the shelf remembers the last used units
-        go(`/bench/${view.id}/${v.steps.find((s) => s.id === 'days')?.state === 'done' ? 'handover' : 'days'}`);
+        go(
+          `/bench/${view.id}/${['done', 'needless'].includes(v.steps.find((s) => s.id === 'days')?.state ?? '') ? 'handover' : 'days'}`,
+        );
       },
     });
   useKeys([{ key: 'Enter', does: 'keep the mix', run: () => form.remedy && keep() }]);

@@ -52,7 +52,7 @@ export function RemedyStep({ view }: { view: View }) {
     change.mutate(put('/api/v1/cases/{id}/remedy', { remedies: pick }), {
       onSuccess: (v) =>
         go(
-          `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && s.state !== 'done')?.id ?? 'handover'}`,
+          `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && !['done', 'needless'].includes(s.state))?.id ?? 'handover'}`,
         ),
     });
   const moved = useRef(false);

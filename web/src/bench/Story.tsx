@@ -107,7 +107,28 @@ function HowItWent({ view }: { view: View }) {
           <b>{last.result.text}</b> {last.next?.why}
         </div>
       )}
+      {last?.word && last.next && (
+        <div className="notice pond" data-told={last.word}>
+          <b>They say: {last.word === 'same' ? 'much the same' : last.word}.</b> {last.next.why}
+        </div>
+      )}
       {last?.next && last.next.move === 'call' && <div className="notice brick">{last.next.why}</div>}
+      <fieldset>
+        <legend>In a word, as they tell it</legend>
+        <div className="chips">
+          {(['gone', 'better', 'same', 'worse'] as const).map((word) => (
+            <button
+              type="button"
+              className="chip"
+              key={word}
+              data-went={word}
+              onClick={() => send({ word, note: form.note })}
+            >
+              {word === 'same' ? 'much the same' : word}
+            </button>
+          ))}
+        </div>
+      </fieldset>
       <form
         className="form"
         onSubmit={(e) => {

@@ -67,6 +67,14 @@ export function VerdictStep({ view }: { view: View }) {
       .slice(0, 5)
       .map((c, i) => ({ key: String(i + 1), does: `candidate ${i + 1}`, hidden: i > 0, run: () => pick(c.cause) })),
   ]);
+  // What was decided for a cause goes with it: said before, not found out after.
+  const rests = [
+    view.act && 'act or wait',
+    view.treatment && 'the remedy',
+    view.mix && 'the mix',
+    view.days && 'the days',
+  ].filter(Boolean);
+  const same = !!known && known.group === lab(v?.cause ?? '')?.group;
   const changed = v && v.cause !== (degree === 'undetermined' ? '' : cause);
   return (
     <div className="two">
@@ -150,6 +158,13 @@ export function VerdictStep({ view }: { view: View }) {
             onChange={(e) => type({ note: e.target.value })}
             error={!!change.error && 'field' in change.error && !!change.error.field('note')}
           />
+          {changed && rests.length > 0 && (
+            <div className="notice" data-clears>
+              <b>Keeping another cause takes back {rests.join(', ')}</b>: they were for{' '}
+              {lab(v.cause ?? '')?.name ?? 'the last verdict'}. One undo brings all of it back.
+              {same && ' The two are treated the same way: the same remedy will stand at the top of the ladder.'}
+            </div>
+          )}
           <ChangeTrouble id={view.id} change={change} />
           <div className="wrap">
             <Button
@@ -211,6 +226,7 @@ function Review({
         <>
           <TextField
             label="A word to the trainee"
+            helperText="to send it back, say what to look at again"
             value={note}
             onChange={(e) => type({ note: e.target.value })}
             name="review-note"

@@ -100,6 +100,65 @@ describe('looking', () => {
     expect(line('eggs').classList.contains('at')).toBe(true);
     expect(state('walkers', 'no').getAttribute('aria-checked')).toBe('true');
   });
+  it('answers beyond nine with 0 and letters, and shows the keys of the line in hand', async () => {
+    const states = Array.from({ length: 12 }, (_, i) => ({
+      id: `s${i + 1}`,
+      name: `state ${i + 1}`,
+      background: 'seldom',
+    }));
+    desk('GET /api/v1/vocabulary', { ...vocabulary, findings: [find('marks', 'leaf', { states })] });
+    desk('PUT /api/v1/cases/01X/looks/marks', look);
+    desk('GET /api/v1/cases/01X', view());
+    shown(<Live id="01X" />, view());
+    await waitFor(() => expect(line('marks').querySelectorAll('.key')).toHaveLength(12));
+    expect(state('marks', 's11').querySelector('.key')?.textContent).toBe('a');
+    await press('0');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/marks')[0]?.body).toMatchObject({ state: 's10' }));
+    await press('c');
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/marks')[1]?.body).toMatchObject({ state: 's12' }));
+  });
+  it('moves within the answers of a line by arrows, which choose nothing and turn no part', async () => {
+    await open();
+    state('flecks', 'yes').focus();
+    await press('{ArrowRight}');
+    expect(document.activeElement).toBe(state('flecks', 'no'));
+    expect(document.querySelector('[data-sample]')?.getAttribute('data-sample')).toBe('leaf');
+    expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(0);
+  });
+  it('has in short what it points to, the next look with its answers, and the way on', async () => {
+    desk('PUT /api/v1/cases/01X/looks/walkers', look);
+    const v = view({
+      reading: {
+        ...reading,
+        looked: 2,
+        verdict: 'working',
+        candidates: [{ cause: 'two-spotted-mite', name: 'Two-spotted spider mite', p: 0.82, reason: '' }],
+        tiltTotal: 9,
+        tiltPrior: 3,
+        leader: 'two-spotted-mite',
+        next: [
+          {
+            ...reading.next[0],
+            outcomes: [
+              { state: 'yes', name: 'yes', p: 0.7, text: 'mite 95' },
+              { state: 'no', name: 'none', p: 0.3, text: 'thrips 60' },
+            ],
+          },
+        ],
+      } as unknown as View['reading'],
+    });
+    desk('GET /api/v1/cases/01X', v);
+    shown(<Live id="01X" />, v);
+    const strip = await waitFor(() => document.querySelector('.lookstrip') as HTMLElement);
+    expect(strip.textContent).toContain('82 in 100');
+    expect(strip.querySelector('a')?.getAttribute('href')).toBe('/bench/01X/verdict');
+    expect(screen.getByRole('img', { name: /The tilt/ }).textContent).toContain('known before');
+    await userEvent.click(strip.querySelector('.fold') as HTMLElement);
+    await userEvent.click(strip.querySelector('[data-answer-here=yes]') as HTMLElement);
+    await waitFor(() =>
+      expect(askedAt('PUT /api/v1/cases/01X/looks/walkers')[0]?.body).toMatchObject({ state: 'yes' }),
+    );
+  });
   it('speaks of the answer just given with t, g and y', async () => {
     await open();
     await press('f');
@@ -442,6 +501,17 @@ describe('the verdict', () => {
   };
   const keep = () => screen.getByText(/Keep this verdict|Put it to an advisor/i, { selector: 'button' });
   const pressed = (id: string) => document.querySelector(`[data-cause=${id}]`)?.getAttribute('aria-pressed');
+  it('says before it is kept what another cause takes back', async () => {
+    open({
+      verdict: { cause: 'two-spotted-mite', degree: 'settled', by: 'Ansel' } as View['verdict'],
+      treatment: { remedies: ['soap'] } as View['treatment'],
+      act: { choice: 'act' } as View['act'],
+    });
+    await waitFor(() => expect(pressed('two-spotted-mite')).toBe('true'));
+    expect(document.querySelector('[data-clears]')).toBeNull();
+    await userEvent.click(document.querySelector('[data-cause=aphid]') as HTMLElement);
+    expect(document.querySelector('[data-clears]')?.textContent).toContain('takes back act or wait, the remedy');
+  });
   it('starts from the leader, with its reasons, and is kept with one key', async () => {
     desk('PUT /api/v1/cases/01X/verdict', view({ version: 4 }));
     open();

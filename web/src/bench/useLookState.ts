@@ -153,7 +153,7 @@ export function useLookState(view: View) {
     const f = only && byId.get(only.finding);
     if (!f || !only.state) return false;
     answer(f, only.state);
-    setSay('');
+    show(f.part, f.part === 'leaf' && underside(f)); // where it was written is where one looks
     return true;
   };
   const offers = view.spoken.filter((x) => !passed.has(`${x.finding}=${x.state}`));

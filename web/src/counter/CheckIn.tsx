@@ -75,6 +75,7 @@ export function CheckIn({
       className="sheet pad form"
       aria-label="Check in a sample"
       style={{ alignSelf: 'start' }}
+      noValidate
       onSubmit={(e) => {
         e.preventDefault();
         void send();

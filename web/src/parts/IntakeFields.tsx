@@ -44,6 +44,9 @@ export function IntakeFields({
     />
   );
   const host = hosts.find((h) => h.id === form.host);
+  const begun = form.plant.trim().toLowerCase();
+  const fits = (label: string) => label.toLowerCase().includes(begun);
+  const unknown = begun !== '' && !host && !options.some((o) => fits(o.label));
   return (
     <>
       <div className="halves">
@@ -54,6 +57,15 @@ export function IntakeFields({
         freeSolo
         autoHighlight
         options={options}
+        filterOptions={(all) =>
+          // What begins so comes first: a rose before a primrose.
+          all
+            .filter((o) => fits(o.label))
+            .sort(
+              (a, b) =>
+                Number(b.label.toLowerCase().startsWith(begun)) - Number(a.label.toLowerCase().startsWith(begun)),
+            )
+        }
         inputValue={form.plant}
         getOptionLabel={(o) => (typeof o === 'string' ? o : o.label)}
         getOptionKey={(o) => (typeof o === 'string' ? o : o.id + o.label)}
@@ -80,12 +92,12 @@ export function IntakeFields({
             error={!!trouble?.field('plant')}
             helperText={
               trouble?.field('plant') ??
-              (form.plant && !host ? 'Not known here: it is treated with care, by family and form.' : host?.scientific)
+              (unknown ? 'Not known here: it is treated with care, by family and form.' : host?.scientific)
             }
           />
         )}
       />
-      {form.plant.trim() && !host && (
+      {unknown && (
         <Chips
           label="What kind of plant it is"
           options={(vocabulary.data?.forms ?? []).map(named)}

@@ -80,6 +80,22 @@ describe('marks and chips', () => {
     await userEvent.click(screen.getByText('B'));
     expect(on).toHaveBeenCalledWith(['a', 'b']);
   });
+  it('are one Tab stop, and the arrows choose among radios and only move among boxes', async () => {
+    const on = vi.fn();
+    const options = ['a', 'b', 'c'].map((id) => ({ id, name: id.toUpperCase() }));
+    const one = render(<Chips label="one" options={options} value={['b']} onChange={on} />);
+    await userEvent.tab();
+    expect(document.activeElement?.textContent).toBe('B');
+    await userEvent.keyboard('{ArrowRight}{ArrowRight}');
+    expect(on.mock.calls).toEqual([[['c']], [['a']]]);
+    expect(screen.getAllByRole('radio')).toHaveLength(3);
+    one.unmount();
+    render(<Chips label="several" options={options} value={[]} onChange={on} many />);
+    await userEvent.tab();
+    await userEvent.keyboard('{ArrowLeft}');
+    expect(document.activeElement?.textContent).toBe('C');
+    expect(on).toHaveBeenCalledTimes(2);
+  });
 });
 
 describe('the tilt', () => {
