@@ -9,7 +9,7 @@ SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
 WEBFILES := $(shell find web/src web/public web/scripts web/index.html web/vite.config.ts web/package-lock.json herbarium/causes -type f)
 
-.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program minutes axe
+.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program test-journeys minutes axe
 
 demo: build
 	./$(BIN) demo
@@ -31,18 +31,21 @@ $(PAGE): $(WEB) $(WEBFILES)
 browser:
 	@command -v chromium >/dev/null || ($(SUDO) apt-get update -qq && DEBIAN_FRONTEND=noninteractive $(SUDO) apt-get install -y -qq chromium >/dev/null)
 
-# The page's tests and the program's run beside each other: journeys wait more than
-# they reckon.
+# The page's tests, the program's and the journeys run beside each other: journeys wait
+# more than they reckon, so they begin first.
 test: browser $(PAGE)
-	$(MAKE) --no-print-directory -j2 --output-sync=target test-page test-program
+	go build ./...
+	go vet ./...
+	$(MAKE) --no-print-directory -j3 --output-sync=target test-journeys test-program test-page
 
 test-page: $(PAGE)
 	cd web && npx --no-install tsc --noEmit && npx --no-install vitest run
 
 test-program: $(PAGE)
-	go build ./...
-	go vet ./...
-	go test -count=1 -timeout 20m ./...
+	go test -count=1 -timeout 20m $$(go list ./... | grep -v /e2e)
+
+test-journeys: $(PAGE)
+	go test -count=1 -timeout 20m ./e2e
 
 # Hot reload: the page on :5173, the desk on :8080.
 dev: $(WEB)
