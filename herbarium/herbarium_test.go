@@ -34,6 +34,27 @@ func TestADesksOwnFolderChangesAndAdds(t *testing.T) {
 	assert.Equal(t, len(Embedded().Hosts)+1, len(b.Hosts))
 }
 
+// A folder written before concentrates had figures and doses a way still opens, and is
+// still sound: nothing of it is asked for in hindsight.
+func TestAnOldFolderStillOpens(t *testing.T) {
+	dir := t.TempDir()
+	require.NoError(t, os.MkdirAll(filepath.Join(dir, "remedies"), 0o755))
+	raw, err := ours.ReadFile("remedies/2-products.yaml")
+	require.NoError(t, err)
+	old := strings.ReplaceAll(string(raw), "active: {of: spinosad, low: 0.06, high: 0.1}", "active: 0.06 to 0.1 g of spinosad")
+	old = strings.ReplaceAll(old, ", way: dust, g_per_ml: 0.4", "")
+	require.NotEqual(t, string(raw), old)
+	require.NoError(t, os.WriteFile(filepath.Join(dir, "remedies", "own.yaml"), []byte(old), 0o644))
+	b, err := Load(dir)
+	require.NoError(t, err)
+	assert.Equal(t, "0.06 to 0.1 g of spinosad", b.Remedy("spinosad").Active.String())
+	assert.Empty(t, b.Remedy("diatomaceous").Doses[0].Way)
+	assert.InDelta(t, .02, b.Remedy("azadirachtin").Active.Low, 1e-12)
+	for _, p := range knowledge.Check(b) {
+		assert.True(t, p.Style || !strings.Contains(p.File, "own.yaml"), "an old entry stops no desk: %s", p)
+	}
+}
+
 func TestBrokenFilesNameThePlace(t *testing.T) {
 	for name, c := range map[string]struct{ file, text, word string }{
 		"unknown field": {"hosts/x.yaml", "- {id: a, colour: blue}\n", "colour"},

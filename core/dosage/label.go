@@ -21,7 +21,11 @@ func RangeOf(r *knowledge.Remedy, rt knowledge.Rate, h remedy.House, stock strin
 	case r.Bottle && stock != "" || r.Bottle && lab.High == "" && strong != "":
 		return fromActive(r, strong)
 	case r.Bottle && lab.High == "":
-		return mix.Range{}, fault.New("use", r.Name+" comes in bottles that differ ten times in strength, so no rate of ours can be trusted", "read the rate off the bottle into House rules, or say how strong the bottle is; a litre of mix should hold about "+r.Active.String())
+		mend := "read the rate off the bottle into House rules"
+		if r.Active != nil {
+			mend += ", or say how strong the bottle is; a litre of mix should hold about " + r.Active.String()
+		}
+		return mix.Range{}, fault.New("use", r.Name+" comes in bottles that differ ten times in strength, so no rate of ours can be trusted", mend)
 	case r.Bottle:
 		return mix.ReadRange(cmp.Or(lab.Low, lab.High), lab.High)
 	}

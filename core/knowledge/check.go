@@ -301,7 +301,10 @@ func (k *checker) remedy(r *Remedy) {
 	for _, d := range r.Doses {
 		k.word("doses."+d.ID+".per", d.Per, DosePer)
 		k.word("doses."+d.ID+".unit", d.Unit, DoseUnits)
-		k.word("doses."+d.ID+".way", d.Way, DoseWays)
+		k.word("doses."+d.ID+".way", d.Way, append([]string{""}, DoseWays...))
+		if d.Way == "" {
+			k.style("dose "+d.ID+" does not say how it is put on", "give way: "+strings.Join(DoseWays, ", "))
+		}
 		if d.Low <= 0 || d.High < d.Low {
 			k.say("dose "+d.ID+" is not a range", "give a low above zero and a high not below it")
 		}

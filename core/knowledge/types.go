@@ -290,6 +290,17 @@ type Active struct {
 	High float64 `json:"highGramsPerL,omitempty" yaml:"high"`
 }
 
+// UnmarshalYAML reads it as it stands, and as the words it was before it had figures: a
+// desk's own folder may still say "0.06 to 0.1 g of spinosad".
+func (a *Active) UnmarshalYAML(read func(any) error) error {
+	type plain Active
+	if err := read((*plain)(a)); err == nil {
+		return nil
+	}
+	*a = Active{}
+	return read(&a.Of)
+}
+
 // String says it as a person does: "0.06 to 0.1 g of spinosad".
 func (a *Active) String() string {
 	if a.High == 0 {

@@ -45,7 +45,7 @@ func Unusual(b Brought) string {
 	case b.Host.Tender && slices.Contains(afterFrost, north):
 		return fmt.Sprintf("%s out of doors in %s? Frost has usually ended it by now: was it under glass or kept indoors, or is the sample old?", b.Host.Name, b.Month)
 	case b.InBloom && b.Host.Dormant && slices.Contains(leafless, north) && !slices.Contains(winterBloom, b.Host.ID):
-		return fmt.Sprintf("Open flowers on %s in %s? It has usually dropped its leaves by now: was *in flower* meant?", name, b.Month)
+		return fmt.Sprintf("Open flowers on %s in %s? It has usually dropped its leaves by now: was “in flower” meant?", name, b.Month)
 	}
 	return ""
 }

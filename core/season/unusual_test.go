@@ -26,7 +26,7 @@ func TestWhatIsNotMetAtThisTimeOfYearIsAsked(t *testing.T) {
 		{"tomato", "garden", "mild", time.November, true, false, ""}, // spring there
 		{"tomato", "garden", "mild", time.June, true, false, "Tomato out of doors in June?"},
 		{"tomato", "garden", "mild", time.August, false, false, ""},
-		{"rose", "garden", "mild", time.November, false, true, "in flower"},
+		{"rose", "garden", "mild", time.November, false, true, "“in flower” meant"},
 		{"rose", "garden", "mild", time.June, false, true, ""},
 		{"rose", "garden", "mild", time.November, false, false, ""},
 		{"camellia", "garden", "mild", time.December, false, true, ""},
