@@ -290,7 +290,7 @@ func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
 func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, error) {
 	whole, begun := []string{}, []string{}
 	for _, w := range strings.FieldsFunc(words, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) }) {
-		whole, begun = append(whole, `"`+w+`"`), append(begun, `"`+w+`"*`)
+		whole, begun = append(whole, `"`+w+`"`), append(begun, begins(w))
 	}
 	out := []Case{}
 	n := len(begun) - 1
@@ -299,13 +299,24 @@ func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, er
 	}
 	if n > 0 {
 		whole[n] = begun[n]
-		if err := s.matching(ctx, &out, strings.Join(whole, " "), limit); err != nil || len(out) == limit {
+		if err := s.matching(ctx, &out, strings.Join(whole, " AND "), limit); err != nil || len(out) == limit {
 			return out, err
 		}
 		out = out[:0]
 	}
-	err := s.matching(ctx, &out, strings.Join(begun, " "), limit)
+	err := s.matching(ctx, &out, strings.Join(begun, " AND "), limit)
 	return out, err
+}
+
+// numberDigits of a case's number within its year, which people say without the noughts.
+const numberDigits = 4
+
+// begins is a word that may go on; a short number may also be that of a case.
+func begins(w string) string {
+	if len(w) < numberDigits && strings.Trim(w, "0123456789") == "" {
+		return `("` + w + `"* OR "` + strings.Repeat("0", numberDigits-len(w)) + w + `")`
+	}
+	return `"` + w + `"*`
 }
 
 func (s *Store) matching(ctx context.Context, out *[]Case, query string, limit int) error {

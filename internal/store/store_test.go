@@ -115,6 +115,8 @@ func TestSearchFollowsChanges(t *testing.T) {
 	}
 	assert.Equal(t, 1, find("mar"), "a beginning is enough")
 	assert.Equal(t, 1, find("26-0001"))
+	assert.Equal(t, 1, find("1"), "a number is said without its noughts")
+	assert.Equal(t, 0, find("7 rose"))
 	assert.Equal(t, 0, find(`"; DROP TABLE case_file`))
 	assert.Equal(t, 0, find("   "))
 	c.Grower = "Corin Pell"
