@@ -110,6 +110,9 @@ func (c *counted) rest(sprayer string) {
 	if c.eval(`!!document.querySelector('[data-do=act]')`, &act); act {
 		c.click(`[data-do=act]`)
 		c.see(`.offer.on`)
+		var words int
+		c.eval(`[...document.querySelectorAll('.offer')].map(o => o.innerText.split(/\s+/).length).reduce((a, b) => a + b, 0)`, &words)
+		c.t.Logf("the ladder: %d words, %.0f seconds to read", words, 60*float64(words)/readAMinute)
 		c.click(`[data-do=keep-remedy]`)
 		c.until("the step after the remedy", `document.querySelector('[data-do=keep-mix], [data-do=keep-days], [data-do=hand-over]')`)
 	}

@@ -6,7 +6,11 @@ export function StoryOffers({ s }: { s: LookState }) {
   return (
     <div className="offers" role="group" aria-label="The story speaks of">
       <small>
-        The story speaks of · told, not seen · <kbd>o</kbd> takes the first over, <kbd>p</kbd> passes it by
+        The story speaks of · told, not seen
+        <span className="keyhint">
+          {' '}
+          · <kbd>o</kbd> takes the first over, <kbd>p</kbd> passes it by
+        </span>
       </small>
       {s.offers.slice(0, 6).map((x) => {
         const f = s.byId.get(x.finding);

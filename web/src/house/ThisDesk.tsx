@@ -59,6 +59,7 @@ export function ThisDesk({ boss }: { boss: boolean }) {
           placeholder={hint}
           value={now[k] ?? ''}
           disabled={!boss}
+          multiline={k === 'authority' || k === 'lab' || k === 'reach'}
           error={!!save.error?.field(k)}
           helperText={save.error?.field(k)}
           onChange={(e) => setDraft((d) => ({ ...d, [k]: e.target.value }))}
