@@ -83,17 +83,20 @@ export function Browse() {
   const order = found.data && (host || seen.length > 0) ? new Map(found.data.map((m, i) => [m.cause, i])) : null;
   // The field is the reader's own; the list follows when there is time, the address when one pauses.
   const [typed, setTyped] = useState(q);
-  const put = useRef(q);
-  if (q !== put.current) {
-    put.current = q; // changed by the address, not here
-    setTyped(q);
+  const address = useRef(q);
+  // What was written to the address from here and has not come back from it yet: on a busy machine that takes a while.
+  const out = useRef<string[]>([]);
+  if (q !== address.current) {
+    address.current = q;
+    if (out.current.includes(q)) out.current = out.current.slice(out.current.indexOf(q) + 1);
+    else setTyped(q); // changed by the address, not here
   }
   const late = useRef(set);
   late.current = set;
   useEffect(() => {
-    if (typed === put.current) return;
+    if (typed === (out.current.at(-1) ?? address.current)) return;
     const wait = setTimeout(() => {
-      put.current = typed;
+      out.current.push(typed);
       late.current('q', typed);
     }, 300);
     return () => clearTimeout(wait);
