@@ -127,8 +127,8 @@ func TestNextMoves(t *testing.T) {
 	assert.Equal(t, "step up", casework.NextAfter("no change", false, 1, false).Move)
 	assert.Equal(t, "switch", casework.NextAfter("no change", false, 1, true).Move)
 	assert.Equal(t, "refer", casework.NextAfter("worse", false, 3, false).Move)
-	assert.Equal(t, "done", casework.NextAfter(casework.Words["gone"], true, 1, false).Move)
-	assert.Equal(t, "step up", casework.NextAfter(casework.Words["same"], false, 1, false).Move)
+	assert.Equal(t, "done", casework.AfterWord("gone", 1, false).Move)
+	assert.Equal(t, "step up", casework.AfterWord("same", 1, false).Move)
 	assert.Equal(t, "bring back", casework.NextAfter("cannot tell", false, 1, false).Move)
 }
 

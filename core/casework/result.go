@@ -206,8 +206,14 @@ type NextMove struct {
 	Why  string `json:"why"`
 }
 
-// Words are what growers say of how it went, and how that is judged.
-var Words = map[string]string{"gone": "better", "better": "better", "same": "no change", "worse": "worse"}
+// toldWords are what growers say of how it went, and how that is judged.
+var toldWords = map[string]string{"gone": "better", "better": "better", "same": "no change", "worse": "worse"}
+
+// AfterWord names the next move by a grower's own word: gone, better, same or worse; of
+// what is gone nothing is left to be borne.
+func AfterWord(word string, round int, outgrown bool) NextMove {
+	return NextAfter(toldWords[word], word == "gone", round, outgrown)
+}
 
 // NextAfter names the next move. borne: what is left lies under the threshold.
 // round: how many rounds of treatment are behind. outgrown: the remedy has a

@@ -88,7 +88,7 @@ func TestAConcentrateIsReckonedFromItsStrength(t *testing.T) {
 		dose  float64 // mL in one litre
 		warns bool
 	}{
-		{"the grower's own bottle", remedy.House{}, dosage.MixInput{Stock: "0.5 %", Use: "low"}, 12, true},
+		{"the grower's own bottle", remedy.House{}, dosage.MixInput{Stock: "0.5 %", Use: "low"}, 10, true},
 		{"the shelf's strength", house(remedy.Label{Strength: "80 g per L"}), dosage.MixInput{Use: "top"}, 1.25, true},
 		{"the shelf's own rate comes first", house(remedy.Label{Strength: "80 g per L", Low: "0.5 mL per L", High: "1 mL per L"}), dosage.MixInput{Use: "top"}, 1, false},
 		{"another bottle than the shelf's", house(remedy.Label{Low: "0.5 mL per L", High: "1 mL per L"}), dosage.MixInput{Stock: "5 g per L", Use: "top"}, 20, true},

@@ -44,7 +44,6 @@ var (
 	Worths     = []string{"good", "fair", "some"}
 	Serious    = []string{"none", "low", "moderate", "high"}
 	DosePer    = []string{"m2", "pot L", "plant"}
-	DoseWays   = []string{"dust", "bait", "rake", "water", "pour", "release", "plant"}
 	DoseUnits  = []string{"g", "mL of mix", "animals", "plants"}
 	RemedyKind = []string{"action", "culture", "helper", "product", "referred"}
 
@@ -301,9 +300,9 @@ func (k *checker) remedy(r *Remedy) {
 	for _, d := range r.Doses {
 		k.word("doses."+d.ID+".per", d.Per, DosePer)
 		k.word("doses."+d.ID+".unit", d.Unit, DoseUnits)
-		k.word("doses."+d.ID+".way", d.Way, append([]string{""}, DoseWays...))
+		k.word("doses."+d.ID+".way", d.Way, append([]string{""}, mix.PlaceWays...))
 		if d.Way == "" {
-			k.style("dose "+d.ID+" does not say how it is put on", "give way: "+strings.Join(DoseWays, ", "))
+			k.style("dose "+d.ID+" does not say how it is put on", "give way: "+strings.Join(mix.PlaceWays, ", "))
 		}
 		if d.Low <= 0 || d.High < d.Low {
 			k.say("dose "+d.ID+" is not a range", "give a low above zero and a high not below it")

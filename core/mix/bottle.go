@@ -20,9 +20,9 @@ type Bottle struct {
 var reWeighed = regexp.MustCompile(`^(.+?)\s*(?:per|/)\s*kg$`)
 
 // ReadBottle reads what a label says of its strength: "80 g per L", "11.6 g/L" and
-// "0.5 %" of a liquid, "500 g per kg" of a powder. Per cent is taken as g in 100 mL;
-// by weight it is a little less in oils lighter than water, so the mix is a little
-// weaker, never stronger. Errors name stock.
+// "0.5 %" of a liquid, "500 g per kg" of a powder. Per cent of a liquid may be by weight:
+// it is taken as by weight of the heaviest concentrate met, so that the mix comes out up
+// to a sixth weak and never strong. Errors name stock.
 func ReadBottle(text string) (Bottle, error) {
 	none := fault.New("stock", fmt.Sprintf("%q is not how strong a bottle is", text), "copy it from the label, like 80 g per L, 0.5 % or 500 g per kg")
 	t := strings.ToLower(strings.Join(strings.Fields(text), " "))
@@ -39,7 +39,13 @@ func ReadBottle(text string) (Bottle, error) {
 		if err != nil {
 			return out, none
 		}
-		out.grams = v.Quo(v, hundred)
+		out.grams = v.Quo(v.Mul(v, heaviest), hundred)
+		if out.grams.Cmp(heaviest) > 0 {
+			return out, none
+		}
+		if out.grams.Cmp(one) > 0 { // hardly anything but the active ingredient
+			out.grams = one
+		}
 		out.Text = strings.TrimSpace(strings.TrimSuffix(out.Text, "%")) + " %"
 	default:
 		r, err := ParseRate(t)
@@ -53,6 +59,10 @@ func ReadBottle(text string) (Bottle, error) {
 	}
 	return out, nil
 }
+
+// heaviest is what a mL of a liquid concentrate weighs at most, g (judgement: suspensions
+// lie mostly between 1.0 and 1.2).
+var heaviest = big.NewRat(6, 5)
 
 // weakest is how many times a concentrate is thinned at least; what is weaker is
 // ready-mixed.

@@ -16,12 +16,13 @@ func TestARateIsReckonedFromTheStrengthOfTheBottle(t *testing.T) {
 		low, high float64 // g of active ingredient in a litre
 		want      string
 	}{
-		{"0.5 %", .06, .1, "12 mL per L to 20 mL per L"},
+		{"0.5 %", .06, .1, "10 mL per L to 16.66 mL per L"}, // at most 6 g in a litre
 		{"5 g per L", .06, .1, "12 mL per L to 20 mL per L"},
 		{"80 g/L", .06, .1, "0.75 mL per L to 1.25 mL per L"},
 		{"22.5 g per L", .06, .1, "2.66 mL per L to 4.44 mL per L"}, // rounded down
 		{"500 g per kg", 2, 4, "4 g per L to 8 g per L"},
-		{"70", 2, 4, "2.85 mL per L to 5.71 mL per L"}, // a bare number is per cent
+		{"70", 2, 4, "2.38 mL per L to 4.76 mL per L"}, // a bare number is per cent
+		{"95 %", 2, 4, "2 mL per L to 4 mL per L"},
 	} {
 		b, err := ReadBottle(c.bottle)
 		require.NoError(t, err, c.bottle)

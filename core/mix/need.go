@@ -230,7 +230,7 @@ func Place(r PlaceRequest) (Placed, error) {
 	}
 	how, known := placings[r.Way]
 	if !known {
-		l.Add("way", fmt.Sprintf("%q is no way to put it on", r.Way), "use dust, bait, rake, water, pour, release or plant")
+		l.Add("way", fmt.Sprintf("%q is no way to put it on", r.Way), "use one of "+strings.Join(PlaceWays, ", "))
 	}
 	world, err := findWorld(r.Spoons)
 	l.AddErr("spoons", err)

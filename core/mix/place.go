@@ -12,6 +12,9 @@ type placing struct {
 	order  []string
 }
 
+// PlaceWays are the words for how an amount over a place is put on.
+var PlaceWays = []string{"dust", "bait", "rake", "water", "pour", "release", "plant"}
+
 var placings = map[string]placing{
 	"": {},
 	"dust": {"shaker", []string{

@@ -168,7 +168,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 			f.Result, f.Next = &res, &next
 			text = "recount: " + res.Text + " " + next.Why
 		case in.Word != "":
-			next := casework.NextAfter(casework.Words[in.Word], in.Word == "gone", c.Handed(), s.canBeOutgrown(c))
+			next := casework.AfterWord(in.Word, c.Handed(), s.canBeOutgrown(c))
 			f.Next = &next
 			text = strings.TrimSuffix("told: "+in.Word+"; "+in.Note, "; ") + ". " + next.Why
 		}

@@ -96,14 +96,24 @@ func (w *writer) named(k *knowledge.Cause) {
 	if strings.HasPrefix(k.From, ours) { // a desk's own causes are drawn on its screens only
 		w.out.Drawing = k.ID
 	}
-	if k.Regulated == "" {
-		w.out.Bring = "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above."
-	}
+	w.out.Bring = bring(k)
 	w.out.Title, w.out.What, w.out.Why, w.out.Recovers = k.Name, k.Plain, k.Why, k.Recovers
 	w.out.Disposal = remedy.Disposal(k, w.said["infected-leaves"])
 	for _, m := range k.MustNot {
 		w.out.MustNot = append(w.out.MustNot, sentence(m.What)+": "+m.Why+".")
 	}
+}
+
+// bring is what to bring or say when it is asked how it went: a suspect stays where it
+// is, and of what does no harm nobody counts.
+func bring(k *knowledge.Cause) string {
+	switch {
+	case k.Regulated != "" || k.Kind == "helper" || k.Kind == "harmless":
+		return ""
+	case k.Kind == "pest":
+		return "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above."
+	}
+	return "Bring or send then: how the newest growth looks, or a fresh piece of it in a closed bag, with the number above."
 }
 
 func (w *writer) signs(k *knowledge.Cause) {
