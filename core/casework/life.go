@@ -61,13 +61,19 @@ const EffectDays = 7
 const (
 	askAgainDays   = 7
 	SilencesToCall = 2
+	callAgainDays  = 2
 )
 
 // Silence is what follows when nobody answered for the nth time in a row: the
-// day to ask again and, from the second on, the move to telephone.
+// day to ask again and, from the second on, the move to telephone. Who does not
+// answer the telephone either is tried again two days later, another part of the
+// day (judgement).
 func Silence(n int, today civil.Day) (*NextMove, civil.Day) {
-	if n >= SilencesToCall {
+	switch {
+	case n == SilencesToCall:
 		return &NextMove{"call", "Two without an answer: telephone."}, today
+	case n > SilencesToCall:
+		return &NextMove{"call", fmt.Sprintf("%d without an answer: telephone again in %d days, at another time of day, or write.", n, callAgainDays)}, today.Add(callAgainDays)
 	}
 	return nil, today.Add(askAgainDays)
 }

@@ -125,6 +125,10 @@ func Check(b *Base) []Problem {
 				k.say("stage "+s.ID+" has no thermal need that makes sense", "give degree_days above zero and upper_c above lower_c")
 			}
 		}
+		share := func(x float64) bool { return x > 0 && x <= 1 }
+		if y := l.Lays; y != (Lays{}) && (y.DD <= 0 || y.Eggs <= 0 || !share(y.Daughters) || !share(y.Lives)) {
+			k.say("lays in a way that makes no sense", "give degree_days and eggs above zero, daughters and lives above 0 and up to 1, or leave lays out")
+		}
 	}
 	for _, x := range b.Sayings {
 		k.saying(x)

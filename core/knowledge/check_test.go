@@ -154,6 +154,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a rule unreasoned":           {func(p *parts) { p.rule.MustNot = []knowledge.MustNot{{What: "salt"}} }, "kind rule r", "must_not.why"},
 		"apart from what is not here": {func(p *parts) { p.con.A = "class:grease" }, "conflict class:grease and soap", "grease"},
 		"a stage that cannot grow":    {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
+		"more than all live":          {func(p *parts) { p.lt.Lays = knowledge.Lays{DD: 90, Eggs: 9, Daughters: 1, Lives: 2} }, "life table m", "lays"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			list := run(c.change)

@@ -345,8 +345,17 @@ type LifeTable struct {
 	Name   string      `json:"name" yaml:"name"`
 	Spread float64     `json:"spread" yaml:"spread" doc:"slowest eggs take this share longer, 0.25 = a quarter"`
 	Stages []LifeStage `json:"stages" yaml:"stages"`
+	Lays   Lays        `json:"lays" yaml:"lays"`
 	Source string      `json:"source" yaml:"source"`
 	From   string      `json:"from,omitempty" yaml:"-"`
+}
+
+// Lays is how a pest multiplies, rough figures for the drawn course of a colony.
+type Lays struct {
+	DD        float64 `json:"degreeDays" yaml:"degree_days" doc:"degree-days a mother lays for, above the last stage's lower threshold"`
+	Eggs      float64 `json:"eggs" yaml:"eggs" doc:"eggs or young of one mother in all"`
+	Daughters float64 `json:"daughters" yaml:"daughters" doc:"share of daughters, 1 where no males are needed"`
+	Lives     float64 `json:"lives" yaml:"lives" doc:"share that lives from egg to mother without enemies"`
 }
 
 // School is a question where good advisors disagree. The house chooses one

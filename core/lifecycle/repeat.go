@@ -25,6 +25,10 @@ type Window struct {
 	Text       string  `json:"text"`
 }
 
+// standsStill is the days of a generation above which there is nothing to be
+// timed, a judgement: just above the threshold the arithmetic gives years.
+const standsStill = 365
+
 // Days a stage needs at a steady temperature in °C; +Inf when too cold. Above
 // the upper threshold growth stays at the upper's rate (horizontal cut-off).
 func Days(s knowledge.LifeStage, tempC float64) float64 {
@@ -54,7 +58,7 @@ func ClosedForm(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 		}
 		w.Soil = w.Soil || s.Soil
 	}
-	if math.IsInf(w.Generation, 1) {
+	if w.Generation > standsStill {
 		w.EggMax, w.YoungMin, w.From, w.To, w.Generation = 0, 0, 0, 0, 0
 		w.Empty = true
 		w.Text = fmt.Sprintf("At %.0f °C %s stands still: repeat only when it is warmer, or by what you see.", tempC, lt.Name)

@@ -75,8 +75,10 @@ func fill(v *big.Rat, world string, say tongue, how way, parts []part) (Tank, ta
 
 // steps: water to the first line, each part in its order, water to the line. The
 // first line is half, or a quarter where an emulsifier has to be stirred milky first;
-// never more than the water there is. What is dabbed is poured before its water.
+// never more than the water there is. What is dabbed is poured before its water, and
+// what foams goes in after all of it.
 func (w way) steps(v, water *big.Rat, parts []part, doses []Dose, say tongue) []FillStep {
+	foams := w.foams(parts)
 	part1 := big.NewRat(1, 2)
 	if w.quarter(parts) {
 		part1 = big.NewRat(1, 4)
@@ -85,15 +87,29 @@ func (w way) steps(v, water *big.Rat, parts []part, doses []Dose, say tongue) []
 	if first.Cmp(water) > 0 {
 		first.Set(water)
 	}
-	if w.waterEnd {
+	switch {
+	case w.waterEnd:
 		first = new(big.Rat)
+	case foams && len(parts) == 1:
+		first.Set(water)
 	}
 	level := new(big.Rat).Set(first)
 	out := []FillStep{}
-	if first.Sign() > 0 {
+	under := func(ml *big.Rat) FillStep {
+		return FillStep{"water", "water", say.volume(ml) + " of water, to just under the line of " + say.volume(v), float(ml)}
+	}
+	switch {
+	case foams && len(parts) == 1:
+		out = append(out, under(first))
+	case first.Sign() > 0:
 		out = append(out, FillStep{"water", "water", say.volume(first) + " of water, to the first line", float(level)})
 	}
 	for i, p := range parts {
+		if foams && i > 0 && i == len(parts)-1 {
+			level = new(big.Rat).Sub(v, new(big.Rat).Mul(v, p.rate.Fraction))
+			out = append(out, under(level))
+			out[len(out)-1].Text = "water to just under the line: " + say.volume(level) + " in all"
+		}
 		if p.rate.Dim == Volume {
 			level = new(big.Rat).Add(level, new(big.Rat).Mul(v, p.rate.Fraction))
 		}
@@ -109,12 +125,20 @@ func (w way) quarter(parts []part) bool {
 	return len(parts) > 0 && (parts[0].Form == "emulsifier" || parts[0].Form == "soap" && len(parts) > 1)
 }
 
+// foams says whether soap is what goes in last: with water poured on it, it foams over.
+func (w way) foams(parts []part) bool {
+	return len(parts) > 0 && parts[len(parts)-1].Form == "soap" && parts[len(parts)-1].rate.Dim == Volume && !w.waterEnd && !w.quarter(parts)
+}
+
 // order says in words what the steps do.
 func (w way) order(parts []part) []string {
 	out := []string{"Half fill the " + w.vessel + " with water."}
+	foams := w.foams(parts)
 	switch {
 	case w.waterEnd:
 		out = nil
+	case foams && len(parts) == 1:
+		out[0] = "Fill the " + w.vessel + " with water to just under the line."
 	case w.quarter(parts):
 		out[0] = "Fill a quarter of the " + w.vessel + " with lukewarm water."
 	}
@@ -130,10 +154,21 @@ func (w way) order(parts []part) []string {
 			s += ", shaking until it is milky"
 		case p.Form == "soap" && i < len(parts)-1:
 			s += " and stir it in: it carries the oil"
+		case foams && i == len(parts)-1:
+			if i > 0 {
+				out = append(out, "Fill up with water to just under the line.")
+			}
+			s += " last, gently: with water poured on it, it foams over"
 		case p.Form == "soap":
 			s += " last, gently, so that it does not foam over"
 		}
 		out = append(out, s+".")
+	}
+	if foams && w.vessel == "sprayer" {
+		return append(out, "Close and turn it over slowly a few times; a hard shake makes foam.", "Turn it over again every few minutes while spraying.")
+	}
+	if foams {
+		return append(out, "Stir slowly.", w.use)
 	}
 	return append(out, w.stir, w.use)
 }

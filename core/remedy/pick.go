@@ -296,7 +296,7 @@ func describe(a *Advice, b *knowledge.Base, rung int, s Situation) {
 		o := &a.Offers[i]
 		switch {
 		case slices.Contains(a.Pick, o.Remedy):
-			o.Ladder = "chosen: the mildest that does enough"
+			o.Ladder = "the mildest that does enough"
 		case !o.Meant:
 			o.Ladder = "not meant for this"
 		case o.Status == No || o.Status == NotNow:

@@ -183,7 +183,7 @@ func treat(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 	for _, step := range v.Steps {
 		if step.ID == "mix" && step.State != "done" && step.State != "needless" {
 			tick()
-			if v, err = d.SetMix(ctx, by, v.ID, v.Version, dosage.MixInput{Volume: or(x.volume, "1 L"), Sprayer: "1 L", Spoons: "metric"}); err != nil {
+			if v, err = d.SetMix(ctx, by, v.ID, v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: or(x.volume, "1 L"), Sprayer: "1 L", Spoons: "metric"}}); err != nil {
 				return v, err
 			}
 		}

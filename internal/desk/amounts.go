@@ -34,10 +34,16 @@ func notChosen(field, id string) error {
 	return fault.New(field, fmt.Sprintf("%q was not chosen for this case", id), "choose it on the Remedy step first")
 }
 
+// MixBody is a mix to be kept, and whether the days the desk proposes go with it.
+type MixBody struct {
+	dosage.MixInput
+	WithDays bool `json:"withDays,omitempty" doc:"keep the proposed days of this round as well"`
+}
+
 // SetMix keeps the amounts for the grower's own sprayer.
-func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, in dosage.MixInput) (View, error) {
+func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, mix MixBody) (View, error) {
 	return s.change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
-		t := c.Now().Treatment
+		in, t := mix.MixInput, c.Now().Treatment
 		if t == nil {
 			return "", fault.New("remedy", "nothing is chosen to be mixed", "choose a remedy first")
 		}
@@ -71,7 +77,15 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, i
 		for _, w := range mixed.With {
 			text += " with " + humanise.InSentence(s.Base().Remedy(w.Remedy).Name)
 		}
-		return text + ", " + mixed.Volume + " of mix", nil
+		text += ", " + mixed.Volume + " of mix"
+		if mix.WithDays {
+			days, err := s.keepDays(m, c, who, DaysInput{})
+			if err != nil {
+				return "", err
+			}
+			text += "; " + days
+		}
+		return text, nil
 	})
 }
 

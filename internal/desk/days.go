@@ -31,17 +31,26 @@ const (
 	warmthDays      = 14  // of forecast the pest's pace is reckoned from
 )
 
-// PlanDays works the days out without writing them.
-func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (casefile.Days, error) {
+// PlanDays works the days out without writing them, and what the weeks they lie in bring.
+func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPlan, error) {
 	c, err := s.read(ctx, id)
 	if err != nil {
-		return casefile.Days{}, err
+		return DaysPlan{}, err
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return casefile.Days{}, err
+		return DaysPlan{}, err
 	}
-	return s.planDays(m, &c, in)
+	days, err := s.planDays(m, &c, in)
+	if err != nil {
+		return DaysPlan{}, err
+	}
+	req, _, err := s.repeatRequest(m, &c)
+	if err != nil {
+		return DaysPlan{}, err
+	}
+	weeks, err := s.weeks(m, &c, days, req)
+	return DaysPlan{days, weeks}, err
 }
 
 func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days, error) {
@@ -180,15 +189,20 @@ func (s *Service) repeated(c *Case) *knowledge.Remedy {
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
 	return s.change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
-		d, err := s.planDays(m, c, in)
-		if err != nil {
-			return "", err
-		}
-		d.By = who.Name
-		c.Now().Days = &d
-		if len(d.On) == 1 {
-			return "to be done once, on " + spokenDay(d.Start, m.Today), nil
-		}
-		return fmt.Sprintf("to be done %s, %s apart, from %s", humanise.Times(len(d.On)), humanise.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
+		return s.keepDays(m, c, who, in)
 	})
+}
+
+// keepDays works the days out, writes them into the round and says so.
+func (s *Service) keepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
+	d, err := s.planDays(m, c, in)
+	if err != nil {
+		return "", err
+	}
+	d.By = who.Name
+	c.Now().Days = &d
+	if len(d.On) == 1 {
+		return "to be done once, on " + spokenDay(d.Start, m.Today), nil
+	}
+	return fmt.Sprintf("to be done %s, %s apart, from %s", humanise.Times(len(d.On)), humanise.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
 }

@@ -50,7 +50,7 @@ func (b *bench) treated(in casefile.Intake) {
 	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "walker-spots", State: "yes"}))
 	b.keep(b.SetVerdict(ctx, b.who, b.v.ID, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "working"}))
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L", Spoons: "metric"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: "1 L", Spoons: "metric"}}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 }

@@ -186,7 +186,7 @@ func TestDaysStayInsideTheCalendarAndTheYear(t *testing.T) {
 		assert.Equal(t, "treated[0].on", fault.From(err)[0].Field)
 	}
 	b.now = time.Date(2026, 12, 28, 10, 0, 0, 0, time.UTC)
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: "1 L"}}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, Gap: 7}))
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 	assert.Contains(t, b.v.Page.Sheet.Days[1], "2027", "a day of another year says so")

@@ -178,7 +178,7 @@ func TestWhatWasKeptHasToHoldAtTheHandOver(t *testing.T) {
 	in.Edible, in.DaysToHarvest = true, &pick
 	b.known(in, "two-spotted-mite")
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: "1 L", Use: "top", Spoons: "metric"}}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Start: b.now.Format("2006-01-02"), Count: 2, Gap: 7}))
 	label := func(l remedy.Label) { b.house(func(h *remedy.House) { h.Labels["soap"] = l }) }
 	refused := func(field, word string) {
@@ -304,7 +304,7 @@ func TestNothingRefusedReachesAHandOver(t *testing.T) {
 		v = next
 		for _, id := range ids {
 			if r := base.Remedy(id); len(r.Rates) > 0 {
-				m, err := b.SetMix(ctx, b.who, v.ID, v.Version, dosage.MixInput{Remedy: id, Volume: "2 L", Sprayer: "1 L", Spoons: pick("spoons", []string{"metric", "us", "imperial", "au"}), Use: pick("use", []string{"low", "middle", "top"})})
+				m, err := b.SetMix(ctx, b.who, v.ID, v.Version, desk.MixBody{MixInput: dosage.MixInput{Remedy: id, Volume: "2 L", Sprayer: "1 L", Spoons: pick("spoons", []string{"metric", "us", "imperial", "au"}), Use: pick("use", []string{"low", "middle", "top"})}})
 				if err != nil {
 					continue
 				}
@@ -348,7 +348,7 @@ func TestTheFirstDayWaitsForThePatchTestAndTheHour(t *testing.T) {
 	asked, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Start: today, Count: 2})
 	require.NoError(t, err)
 	assert.Empty(t, asked.Test, "who sets the day has tested, or answers for it")
-	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, dosage.MixInput{Volume: "1 L"}))
+	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: "1 L"}}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
 	s := b.v.Page.Sheet

@@ -100,7 +100,7 @@ func (w *walk) step() (string, desk.View, error) {
 		v, err := b.SetTreatment(ctx, who, id, at, w.remedies(), "")
 		return one("chooses", v, err)
 	case 8:
-		v, err := b.SetMix(ctx, who, id, at, dosage.MixInput{Volume: w.id([]string{"1 L", "2.5 L", "1 US gal", "3 L", "1 gallon"}, "volume"), Use: w.id([]string{"", "low", "top", "top", "90 mL per L"}, "use")})
+		v, err := b.SetMix(ctx, who, id, at, desk.MixBody{MixInput: dosage.MixInput{Volume: w.id([]string{"1 L", "2.5 L", "1 US gal", "3 L", "1 gallon"}, "volume"), Use: w.id([]string{"", "low", "top", "top", "90 mL per L"}, "use")}})
 		return one("mixes", v, err)
 	case 9:
 		v, err := b.SetDays(ctx, who, id, at, desk.DaysInput{Count: rapid.IntRange(0, 7).Draw(w.T, "count")})

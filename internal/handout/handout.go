@@ -128,7 +128,7 @@ func (w *writer) signs(k *knowledge.Cause) {
 			if strings.HasPrefix(line, "it ") { // of what, stands in the line it was looked up in
 				line = f.Name + ": " + line
 			}
-			w.out.LookFor = append(w.out.LookFor, line)
+			w.out.LookFor = append(w.out.LookFor, sentence(line))
 		}
 	}
 }

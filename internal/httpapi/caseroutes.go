@@ -94,7 +94,7 @@ func (s *Server) caseRoutes() {
 	ask(s, "plan-days", "cases", "/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body desk.DaysInput
-	}) (casefile.Days, error) {
+	}) (desk.DaysPlan, error) {
 		return s.desk.PlanDays(ctx, in.ID, in.Body)
 	})
 	change(s, "set-intake", http.MethodPut, "/intake", "Correct what was brought in", s.desk.SetIntake)

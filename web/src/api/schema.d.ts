@@ -1195,6 +1195,19 @@ export interface components {
             /** @enum {string} */
             outcome: "better" | "cleared" | "no change" | "lost" | "referred" | "unknown";
         };
+        ColonyWeeks: {
+            /** @description all stages together when nothing is done */
+            alone: number[];
+            /** @description for each day, each group; 1 = all there are today */
+            days: number[][];
+            /** @description what the picture shows, in a sentence or two */
+            says: string[];
+            /** @description stages that what is sprayed cannot reach */
+            soil?: string[];
+            source: string;
+            /** @description groups of stages, lowest first */
+            stages: string[];
+        };
         Condition: {
             /**
              * Format: double
@@ -1274,6 +1287,17 @@ export interface components {
             rhythm?: string;
             /** @description first day, YYYY-MM-DD; today when left out */
             start?: string;
+        };
+        DaysPlan: {
+            by: string;
+            /** Format: int64 */
+            gapDays: number;
+            notes: string[];
+            on: string[];
+            start: string;
+            /** @description day of the patch test, YYYY-MM-DD; empty when none is due */
+            test?: string;
+            weeks: components["schemas"]["Weeks"];
         };
         Decision: {
             act: string;
@@ -1626,6 +1650,33 @@ export interface components {
              * @description how well it answers: the product of its own frequencies, 0 to 1
              */
             weight: number;
+        };
+        MixBody: {
+            /** @description the advisor read on every label that they may be mixed */
+            bothLabels?: boolean;
+            /** @description id of the label range; left out for the first */
+            rate?: string;
+            /** @description remedy id; left out when only one chosen remedy is mixed */
+            remedy?: string;
+            /** @enum {string} */
+            spoons?: "metric" | "us" | "imperial" | "au" | "";
+            /** @description what one filling holds */
+            sprayer?: string;
+            /** @description how strong the bottle is: '70 %' of what is thinned to a strength, '80 g per L' or '0.5 %' of a concentrate */
+            stock?: string;
+            /**
+             * Format: int64
+             * @description for how much to buy; once when left out
+             */
+            treatments?: number;
+            /** @description low, middle, top, or a rate like '15 mL per L' */
+            use?: string;
+            /** @description finished mix wanted, like '2 L' */
+            volume: string;
+            /** @description what goes into the same tank */
+            with?: components["schemas"]["Beside"][];
+            /** @description keep the proposed days of this round as well */
+            withDays?: boolean;
         };
         MixInput: {
             /** @description the advisor read on every label that they may be mixed */
@@ -2245,6 +2296,14 @@ export interface components {
             login: string;
             password: string;
         };
+        SkyDay: {
+            /** Format: double */
+            maxC: number;
+            /** Format: double */
+            minC: number;
+            /** Format: double */
+            rainMm: number;
+        };
         SplitLook: {
             /** Format: double */
             divergence: number;
@@ -2558,6 +2617,25 @@ export interface components {
             rungs: string[];
             schools: components["schemas"]["School"][];
         };
+        Weeks: {
+            /** @description the colony on these days and left alone; empty where no life table is known */
+            course?: components["schemas"]["ColonyWeeks"];
+            /** @description the first day drawn, YYYY-MM-DD: today */
+            from: string;
+            /** @description by this day the eggs that were there at the first treatment have hatched */
+            hatchBy?: string;
+            /** @description from this day their young lay */
+            layFrom?: string;
+            /**
+             * Format: int64
+             * @description days drawn
+             */
+            length: number;
+            /** @description the next picking */
+            picking?: string;
+            /** @description the days the forecast knows, from the first */
+            sky: components["schemas"]["SkyDay"][];
+        };
         WeighBody: {
             counts?: number[];
             helpers?: boolean;
@@ -2808,7 +2886,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAzV01LQ1FON1RDRUQwVE5C"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBUSENFOVRKSkpTNUtUNE1B"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3235,23 +3313,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3279,11 +3357,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3942,23 +4020,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3986,11 +4064,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5467,7 +5545,7 @@ export interface operations {
                  *       "volume": "1 L"
                  *     }
                  */
-                "application/json": components["schemas"]["MixInput"];
+                "application/json": components["schemas"]["MixBody"];
             };
         };
         responses: {
@@ -5636,23 +5714,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5680,11 +5758,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6062,23 +6140,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6106,11 +6184,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6193,10 +6271,41 @@ export interface operations {
                      *         "2026-07-13"
                      *       ],
                      *       "start": "2026-07-13",
-                     *       "test": "2026-07-11"
+                     *       "test": "2026-07-11",
+                     *       "weeks": {
+                     *         "course": {
+                     *           "alone": [
+                     *             1
+                     *           ],
+                     *           "days": [
+                     *             [
+                     *               0.6257900433453405
+                     *             ]
+                     *           ],
+                     *           "says": [
+                     *             "Left alone: 9 times as many by 7 August."
+                     *           ],
+                     *           "source": "general literature on Tetranychus urticae, approximate; about 16 days from egg to adult at 20 °C and 7 at 30 °C",
+                     *           "stages": [
+                     *             "egg"
+                     *           ]
+                     *         },
+                     *         "from": "2026-07-11",
+                     *         "hatchBy": "2026-07-26",
+                     *         "layFrom": "2026-08-02",
+                     *         "length": 28,
+                     *         "picking": "2026-07-20",
+                     *         "sky": [
+                     *           {
+                     *             "maxC": 22.8,
+                     *             "minC": 9.7,
+                     *             "rainMm": 1.8
+                     *           }
+                     *         ]
+                     *       }
                      *     }
                      */
-                    "application/json": components["schemas"]["Days"];
+                    "application/json": components["schemas"]["DaysPlan"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -6629,23 +6738,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6673,11 +6782,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7678,7 +7787,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7691,20 +7800,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7716,7 +7825,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7725,11 +7834,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [

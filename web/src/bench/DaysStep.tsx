@@ -1,17 +1,16 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
-import { Chips, Trouble, weekday } from '../ui/bits';
+import { Chips, daysBetween, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
-
-const daysBetween = (a: string, b: string) => Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
+import { usePlan } from './usePlan';
+import { Weeks } from './Weeks';
 
 /** Repeats timed to the pest's life and the label, with the schools beside. */
 export function DaysStep({ view }: { view: View }) {
@@ -29,14 +28,7 @@ export function DaysStep({ view }: { view: View }) {
     ...(Number(count) ? { count: Number(count) } : {}),
     ...(rhythm ? { rhythm } : {}),
   };
-  const plan = useQuery<S['Days'], Problem>({
-    queryKey: ['plan', view.id, view.version, JSON.stringify(body)],
-    queryFn: () =>
-      take<S['Days']>(api.POST('/api/v1/cases/{id}/plan-days', { params: { path: { id: view.id } }, body })),
-    enabled: !!view.treatment,
-    retry: false,
-    placeholderData: (o) => o,
-  });
+  const plan = usePlan(view, body);
   const keep = () =>
     change.mutate(put('/api/v1/cases/{id}/days', body), { onSuccess: () => go(`/bench/${view.id}/handover`) });
   useKeys([{ key: 'Enter', does: 'keep the days', run: keep }]);
@@ -52,7 +44,7 @@ export function DaysStep({ view }: { view: View }) {
     );
   return (
     <form
-      className="two"
+      className="two wide-and-form"
       onSubmit={(e) => {
         e.preventDefault();
         keep();
@@ -73,6 +65,7 @@ export function DaysStep({ view }: { view: View }) {
                 </div>
               ))}
             </div>
+            {plan.data && <Weeks plan={plan.data} />}
             <ul className="tight">
               {plan.data?.notes.map((n) => (
                 <li key={n}>{n}</li>

@@ -6,6 +6,7 @@ import { api, type S, take, type View } from '../api/client';
 import { useToday } from '../api/hooks';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
+import { Code } from '../ui/Code';
 import { useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { ChangeTrouble } from './ChangeTrouble';
@@ -69,6 +70,7 @@ export function HandOver({ view }: { view: View }) {
                 {`${window.location.host}/p/${view.handover.token}`}
               </a>
             </p>
+            <Code of={`${window.location.origin}/p/${view.handover.token}`} />
             <div className="wrap">
               <Button
                 variant="outlined"

@@ -6,9 +6,11 @@ import type { View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../parts/Mixer';
 import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '../parts/PlacePanel';
+import { shortDay } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+import { usePlan } from './usePlan';
 
 export function MixStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -45,17 +47,21 @@ export function MixStep({ view }: { view: View }) {
   const much = blend.data?.plan.much ? blend.data.plan.volume : '';
   const [meant, setMeant] = useState('');
   const asked = !!much && meant !== much;
-  const keep = () =>
+  // Days nobody set yet go with the mix as the desk proposes them, unless somebody wants to change them.
+  const unset = !['done', 'needless'].includes(view.steps.find((s) => s.id === 'days')?.state ?? '');
+  const plan = usePlan(view, {}, unset && only.length > 0);
+  const proposed = unset && !plan.error ? plan.data?.on : undefined;
+  const keep = (withDays: boolean) =>
     !asked &&
-    change.mutate(put('/api/v1/cases/{id}/mix', mixInput(form)), {
+    change.mutate(put('/api/v1/cases/{id}/mix', { ...mixInput(form), ...(withDays ? { withDays } : {}) }), {
       onSuccess: (v) => {
         setLast(form); // the shelf remembers the last used units
-        go(
-          `/bench/${view.id}/${['done', 'needless'].includes(v.steps.find((s) => s.id === 'days')?.state ?? '') ? 'handover' : 'days'}`,
-        );
+        const days = v.steps.find((s) => s.id === 'days')?.state ?? '';
+        go(`/bench/${view.id}/${['done', 'needless'].includes(days) ? 'handover' : 'days'}`);
       },
     });
-  useKeys([{ key: 'Enter', does: 'keep the mix', run: () => form.remedy && keep() }]);
+  const both = proposed ? 'keep the mix and these days' : 'keep the mix';
+  useKeys([{ key: 'Enter', does: both, run: () => form.remedy && keep(!!proposed) }]);
   if (!only.length && placed.length) return <Places view={view} placed={placed} spoons={last.spoons} />;
   if (!only.length)
     return (
@@ -71,7 +77,7 @@ export function MixStep({ view }: { view: View }) {
       className="two asked-and-answered"
       onSubmit={(e) => {
         e.preventDefault();
-        keep();
+        keep(!!proposed);
       }}
     >
       <div className="sheet pad stack">
@@ -92,14 +98,31 @@ export function MixStep({ view }: { view: View }) {
           </div>
         )}
         <ChangeTrouble id={view.id} change={change} />
+        {proposed && (
+          <p data-proposed>
+            <small>
+              {proposed.length === 1 ? 'Once, on' : 'On'} <b>{proposed.map(shortDay).join(', ')}</b>, as the desk works
+              the days out.{' '}
+              <button
+                type="button"
+                className="plain"
+                style={{ textDecoration: 'underline' }}
+                onClick={() => keep(false)}
+                data-do="keep-mix"
+              >
+                Other days
+              </button>
+            </small>
+          </p>
+        )}
         <Button
           type="submit"
           variant="contained"
           className="primary"
           disabled={!blend.data || !!blend.error || change.isPending || asked}
-          data-do="keep-mix"
+          data-do={proposed ? 'keep-both' : 'keep-mix'}
         >
-          Keep the mix&nbsp;<kbd>Enter</kbd>
+          {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>
         </Button>
       </div>
       <div className="stack">

@@ -8,22 +8,28 @@ export function OfferRow({
   o,
   on,
   at,
-  open,
+  full,
+  next,
   onFlip,
   onAt,
 }: {
   o: S['Offer'];
   on: boolean;
   at: boolean;
-  /** All that is to be said of it is shown; folded, it is one line. */
-  open: boolean;
+  /** All that is to be said of it is shown. */
+  full: boolean;
+  /** The best of what is not chosen: why it is not. */
+  next: boolean;
   onFlip: () => void;
   onAt: () => void;
 }) {
+  // A gate that spoke is always heard; of what is chosen the ladder's own reason stands beside, under Chosen.
+  const reasons = full || on ? o.reasons : o.reasons.slice(0, 1);
+  const ladder = (full || next || (!on && !reasons.length)) && o.ladder !== o.reasons[0]?.text;
   return (
     <div
       className={on ? 'offer on' : 'offer'}
-      data-open={open}
+      data-open={full}
       data-remedy={o.remedy}
       data-status={o.status}
       data-at={at}
@@ -38,26 +44,15 @@ export function OfferRow({
         style={{ width: 20, height: 20, marginTop: 2, accentColor: 'var(--aub2)' }}
       />
       <span>
-        <button type="button" className="plain" aria-expanded={open} onClick={onAt} style={{ textAlign: 'left' }}>
+        <button type="button" className="plain" aria-expanded={full} onClick={onAt} style={{ textAlign: 'left' }}>
           <b>{o.name}</b>
           {o.worth && <small> · does {worths[o.worth]}</small>}
         </button>
-        {!open && !o.open && <small style={{ display: 'block' }}>{o.reasons[0]?.text}</small>}
-        {open && (
-          <>
-            {o.when && <small> · {o.when}</small>}
-            {o.how && <small> · {o.how}</small>}
-            {o.reasons.length > 0 ? (
-              <small style={{ display: 'block' }}>{o.reasons.map((r) => r.text).join(' ')}</small>
-            ) : (
-              <small style={{ display: 'block' }}>{o.ladder}</small>
-            )}
-            {o.reasons.length > 0 && o.open && o.ladder !== o.reasons[0]?.text && (
-              <small style={{ display: 'block' }}>{o.ladder}</small>
-            )}
-            {o.open && o.kills.length > 0 && <Kills of={o.kills} />}
-          </>
-        )}
+        {full && o.when && <small> · {o.when}</small>}
+        {full && o.how && <small> · {o.how}</small>}
+        {reasons.length > 0 && <small style={{ display: 'block' }}>{reasons.map((r) => r.text).join(' ')}</small>}
+        {ladder && <small style={{ display: 'block' }}>{o.ladder}</small>}
+        {full && o.open && o.kills.length > 0 && <Kills of={o.kills} />}
       </span>
       <StatusMark status={o.status}>
         {o.status === 'not now' && o.until ? `not now, until ${shortDay(o.until)}` : (o.not ?? o.status)}

@@ -8,6 +8,7 @@ import { useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
+import { prevention, Rung, stops } from './Ladder';
 import { GoodToKnow, OfferRow } from './OfferRow';
 import { Schools } from './Schools';
 
@@ -32,17 +33,14 @@ export function RemedyStep({ view }: { view: View }) {
     enabled: !!view.verdict?.cause,
     placeholderData: (old) => old,
   });
-  const [at, setAt] = useState(0);
+  const [at, setAt] = useState<string>(); // the stop one is on, a remedy or a rung
   const [all, setAll] = useState(false);
+  const [open, setOpen] = useState<number[]>([]);
   useEffect(() => {
     if (data && !chosen) setChosen(data.pick);
   }, [data, chosen]);
   const barred = new Set((data?.mustNot ?? []).map((m) => m.remedy));
-  const shown = (data?.offers ?? [])
-    .filter((o) => o.meant || all || barred.has(o.remedy))
-    .sort((a, b) => a.rung - b.rung);
-  // What only prevents stands apart, below the ladder.
-  const offers = [...shown.filter((o) => !o.prevents || !o.meant), ...shown.filter((o) => o.prevents && o.meant)];
+  const offers = (data?.offers ?? []).filter((o) => o.meant || all || barred.has(o.remedy));
   const pick = chosen ?? [];
   const flip = (o?: S['Offer']) => {
     if (!o?.open) return;
@@ -55,19 +53,37 @@ export function RemedyStep({ view }: { view: View }) {
           `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && !['done', 'needless'].includes(s.state))?.id ?? 'handover'}`,
         ),
     });
+  // In sight are what is chosen, and the next best; the rest is folded on its rung.
+  const next = offers
+    .filter((o) => o.open && !o.prevents && !pick.includes(o.remedy) && o.worth && o.worth !== 'some')
+    .sort((a, b) => a.rung - b.rung)[0];
+  const ladder = stops(
+    offers,
+    (o) => pick.includes(o.remedy) || o === next,
+    (r) => all || open.includes(r),
+  );
+  const fold = (r: number) => setOpen(open.includes(r) ? open.filter((x) => x !== r) : [...open, r]);
+  const keyOf = (s: (typeof ladder)[number]) => s.offer?.remedy ?? `rung ${s.rung}`;
+  const walked = ladder.filter((s) => s.offer || s.folded.length > 0);
+  const here = walked.find((s) => keyOf(s) === at) ?? walked.find((s) => s.offer);
   const moved = useRef(false);
   useEffect(() => {
-    if (moved.current) document.querySelector('.offer[data-at=true]')?.scrollIntoView({ block: 'nearest' });
+    if (moved.current) document.querySelector('.ladder [data-at=true]')?.scrollIntoView({ block: 'nearest' });
     moved.current = false;
   });
   const walk = (d: number) => {
+    const to = walked[Math.max(0, Math.min((here ? walked.indexOf(here) : 0) + d, walked.length - 1))];
     moved.current = true;
-    setAt((a) => Math.max(0, Math.min(a + d, offers.length - 1)));
+    if (to) setAt(keyOf(to));
   };
   useKeys([
     { key: 'ArrowDown', does: 'line', run: () => walk(1) },
     { key: 'ArrowUp', does: 'line', hidden: true, run: () => walk(-1) },
-    { key: ' ', does: 'choose or leave out', run: () => flip(offers[at]) },
+    {
+      key: ' ',
+      does: here?.offer ? 'choose or leave out' : 'fold out',
+      run: () => here && (here.offer ? flip(here.offer) : fold(here.rung)),
+    },
     { key: 'Enter', does: 'keep what is chosen', run: () => pick.length && !view.handover && keep() },
   ]);
   if (!view.verdict?.cause)
@@ -77,9 +93,6 @@ export function RemedyStep({ view }: { view: View }) {
         <Link to={`/bench/${view.id}/verdict`}>Settle the verdict</Link>, or send the sample on.
       </p>
     );
-  // Open are what is chosen, the line one is on, and the next best; the rest is one line each.
-  const next = offers.find((o) => o.open && !o.prevents && !pick.includes(o.remedy) && o.worth && o.worth !== 'some');
-  let last = -1;
   return (
     <div className="two">
       <div className="sheet" style={{ paddingBottom: 6 }}>
@@ -88,31 +101,31 @@ export function RemedyStep({ view }: { view: View }) {
           <small>{data?.weather}</small>
         </div>
         <Trouble of={error} />
-        {offers.map((o, i) => {
-          const apart = !!o.prevents && o.meant;
-          const head = apart ? last !== 99 : o.rung !== last;
-          last = apart ? 99 : o.rung;
-          return (
-            <div key={o.remedy}>
-              {head && (
-                <div className="lab" style={{ margin: '6px 14px 2px', fontWeight: 650 }}>
-                  {apart ? 'So that it does not come back' : `${o.rung} · ${kb?.rungs[o.rung]}`}
-                </div>
-              )}
+        <div className="ladder">
+          {ladder.map((s) =>
+            s.offer ? (
               <OfferRow
-                o={o}
-                on={pick.includes(o.remedy)}
-                at={i === at}
-                open={i === at || pick.includes(o.remedy) || o === next}
-                onAt={() => setAt(i)}
-                onFlip={() => {
-                  setAt(i);
-                  flip(o);
-                }}
+                key={s.offer.remedy}
+                o={s.offer}
+                on={pick.includes(s.offer.remedy)}
+                at={s === here}
+                full={s.offer.remedy === at}
+                next={s.offer === next}
+                onAt={() => setAt(at === s.offer?.remedy ? undefined : s.offer?.remedy)}
+                onFlip={() => flip(s.offer)}
               />
-            </div>
-          );
-        })}
+            ) : (
+              <Rung
+                key={keyOf(s)}
+                stop={s}
+                name={s.rung === prevention ? 'So that it does not come back' : (kb?.rungs[s.rung] ?? '')}
+                open={all || open.includes(s.rung)}
+                at={s === here}
+                onFlip={() => fold(s.rung)}
+              />
+            ),
+          )}
+        </div>
         <button
           type="button"
           className="plain pad"

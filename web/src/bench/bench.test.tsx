@@ -129,7 +129,7 @@ const offer = (remedy: string, rung: number, over: Partial<S['Offer']> = {}) => 
   worth: 'good',
   cautions: ['mind'],
   hazard: 1,
-  ladder: 'chosen: the mildest that does enough',
+  ladder: 'the mildest that does enough',
   kills: [],
   open: !['no', 'not now'].includes(over.status ?? 'go'),
   ...over,
@@ -173,6 +173,7 @@ const advice = {
 describe('the ladder', () => {
   const line = (id: string) => document.querySelector(`.offer[data-remedy="${id}"]`) as HTMLElement;
   const on = (id: string) => line(id).classList.contains('on');
+  const unfold = (rung: number) => userEvent.click(document.querySelector(`button[data-rung="${rung}"]`) as Element);
   const open = async (over?: Partial<View>) => {
     desk('GET /api/v1/cases/01X/advice', advice);
     const r = shown(<RemedyStep view={aCase(over)} />, aCase(over));
@@ -183,6 +184,8 @@ describe('the ladder', () => {
   it('stands on what was picked and says why each other is not', async () => {
     await open();
     await waitFor(() => expect(on('hose-off') && on('soap')).toBe(true));
+    expect(document.querySelector('button[data-rung="6"]')?.getAttribute('aria-label')).toContain('1 more, 1 not now');
+    for (const rung of [5, 6]) await unfold(rung);
     expect(line('sulfur').textContent).toContain('not now, until Fri 31 Jul');
     expect(line('sulfur').textContent).toContain('Oil was used');
     expect(line('pyrethrins').textContent).toContain('This house does not recommend it');
@@ -192,8 +195,10 @@ describe('the ladder', () => {
   it('lets nobody choose what is refused, by mouse or by key', async () => {
     await open();
     await waitFor(() => expect(on('soap')).toBe(true));
-    expect(within(line('pyrethrins')).getByRole('checkbox')).toHaveProperty('disabled', true);
+    // down to the rung, unfold it, on to what it holds, try; and the same on the next
     for (const k of ['{ArrowDown}', '{ArrowDown}', ' ', '{ArrowDown}', ' ']) await press(k);
+    expect(within(line('pyrethrins')).getByRole('checkbox')).toHaveProperty('disabled', true);
+    for (const k of ['{ArrowDown}', ' ', '{ArrowDown}', ' ']) await press(k);
     expect(line('sulfur').dataset.at).toBe('true');
     expect(on('sulfur') || on('pyrethrins')).toBe(false);
   });
@@ -201,7 +206,7 @@ describe('the ladder', () => {
     desk('PUT /api/v1/cases/01X/remedy', aCase({ version: 4 }));
     await open();
     await waitFor(() => expect(on('soap')).toBe(true));
-    for (const k of [' ', '{ArrowDown}', '{ArrowUp}', '{ArrowUp}', '{Enter}']) await press(k);
+    for (const k of [' ', '{Enter}']) await press(k);
     await waitFor(() => expect(screen.getByTestId('at').textContent).toBe('/bench/01X/mix'));
     expect(askedAt('PUT /api/v1/cases/01X/remedy')[0]?.body).toEqual({ remedies: ['soap'] });
   });
@@ -313,9 +318,9 @@ describe('how it went', () => {
 });
 
 describe('the ladder folded', () => {
-  it('opens what is chosen and the next best, keeps a refusal in sight, and sets prevention apart', async () => {
+  it('shows what is chosen and the next best, folds the rest on its rung, and sets prevention apart', async () => {
     const offers = [
-      offer('hose-off', 1, { worth: 'good', ladder: 'chosen: the mildest that does enough' }),
+      offer('hose-off', 1, { worth: 'good', ladder: 'the mildest that does enough' }),
       offer('soap', 4, { worth: 'good', ladder: 'harsher than is needed yet' }),
       offer('sulfur', 6, { worth: 'some', ladder: 'harsher still' }),
       offer('net', 2, { worth: 'good', prevents: true, ladder: 'so that it does not come back' }),
@@ -323,15 +328,14 @@ describe('the ladder folded', () => {
     desk('GET /api/v1/cases/01X/advice', { ...advice, offers, pick: ['hose-off'] });
     shown(<RemedyStep view={aCase()} />, aCase());
     const row = (id: string) => document.querySelector(`.offer[data-remedy=${id}]`) as HTMLElement;
-    await waitFor(() => expect(row('hose-off')?.dataset.open).toBe('true'));
-    expect(row('soap').dataset.open).toBe('true');
-    expect(row('sulfur').dataset.open).toBe('false');
-    expect(row('sulfur').textContent).not.toContain('harsher still');
+    await waitFor(() => expect(row('hose-off')?.classList.contains('on')).toBe(true));
+    expect(row('soap').textContent).toContain('harsher than is needed yet');
+    expect(row('sulfur')).toBeNull();
+    await userEvent.click(document.querySelector('button[data-rung="6"]') as Element);
     await userEvent.click(within(row('sulfur')).getAllByRole('button')[0] as HTMLElement);
     expect(row('sulfur').textContent).toContain('harsher still');
-    const order = [...document.querySelectorAll<HTMLElement>('.offer')].map((o) => o.dataset.remedy);
-    expect(order.at(-1)).toBe('net');
-    expect(screen.getByText('So that it does not come back')).toBeTruthy();
+    const rungs = [...document.querySelectorAll<HTMLElement>('.rung')].map((o) => o.textContent);
+    expect(rungs.at(-1)).toContain('So that it does not come back');
   });
 });
 

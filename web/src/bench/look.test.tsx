@@ -100,6 +100,23 @@ describe('looking', () => {
     expect(line('eggs').classList.contains('at')).toBe(true);
     expect(state('walkers', 'no').getAttribute('aria-checked')).toBe('true');
   });
+  it('asks first what strikes one first, and then puts the lines in the order that tells', async () => {
+    const sight = find('sight', 'plant', { name: 'What strikes you first', fresh: true });
+    desk('GET /api/v1/vocabulary', { ...vocabulary, findings: [...findings, find('spots', 'leaf'), sight] });
+    const told = (tell: string[], over: Partial<View> = {}) =>
+      view({ reading: { ...reading, tell } as unknown as View['reading'], ...over });
+    const seen = { finding: 'sight', state: 'yes', by: '', at: '', certainty: 'sure' as const };
+    desk('PUT /api/v1/cases/01X/looks/sight', told(['spots', 'flecks'], { version: 4, looks: [seen] }));
+    desk('GET /api/v1/cases/01X', told(['flecks', 'spots']));
+    shown(<Live id="01X" />, told(['flecks', 'spots']));
+    await waitFor(() => expect(line('flecks')).toBeTruthy());
+    const order = () => [...document.querySelectorAll<HTMLElement>('[data-finding]')].map((l) => l.dataset.finding);
+    expect(order()).toEqual(['sight', 'flecks', 'spots']);
+    await press('1');
+    await waitFor(() => expect(order()).toEqual(['sight', 'spots', 'flecks']));
+    await press('f');
+    expect(line('sight')).toBeNull();
+  });
   it('answers beyond nine with 0 and letters, and shows the keys of the line in hand', async () => {
     const states = Array.from({ length: 12 }, (_, i) => ({
       id: `s${i + 1}`,

@@ -38,20 +38,26 @@ export function useLookState(view: View) {
   }, [looks]);
   const rank = useMemo(() => new Map((view.reading.next ?? []).map((n, i) => [n.finding, i])), [view.reading.next]);
 
-  // Lines stand by what they would tell, as it was when one came to this part: under a finger nothing moves.
+  // Lines stand by what they would tell, as it was when one came to this part, or once it is said what strikes one
+  // first: else under a finger nothing moves.
   const tell = useRef<string[]>([]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the order is taken anew only on coming to another part
+  const impression = findings.find((f) => f.fresh);
+  const struck = view.looks.some((l) => l.finding === impression?.id); // and the desk has weighed it
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the order is taken anew only then
   useMemo(() => {
     tell.current = view.reading.tell ?? [];
-  }, [part, under, topic]);
+  }, [part, under, topic, struck]);
   const said = useSaid(view.id, say);
   const fits = useMemo(() => said.lines ?? spoken(findings, say), [said.lines, findings, say]);
   const { shown, first } = useMemo(() => {
     if (say.trim()) return { shown: fits.flatMap((x) => byId.get(x.finding) ?? []), first: 0 };
     const own = linesOf(findings, part, under);
     if (topic) return { shown: own.filter((f) => topicOf(f) === topic), first: 0 };
-    return ordered(own, tell.current, (f) => answers.has(f.id), open);
-  }, [findings, byId, part, under, say, topic, fits, answers, open]);
+    const { shown, first } = ordered(own, tell.current, (f) => answers.has(f.id), open);
+    // What strikes one first is asked where the sample opens, whatever part it is of.
+    if (!impression || own.includes(impression) || part !== 'leaf' || under) return { shown, first };
+    return { shown: [impression, ...shown], first: first + 1 };
+  }, [findings, impression, byId, part, under, say, topic, fits, answers, open]);
   const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
 
   // The line one was sent to, as soon as it is there.

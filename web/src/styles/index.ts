@@ -2,6 +2,7 @@
 import './base.css';
 import './counter.css';
 import './bench.css';
+import './round.css';
 import './finding.css';
 import './page.css';
 import './plates.css';

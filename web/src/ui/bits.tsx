@@ -123,12 +123,17 @@ export const weekday = (iso: string) =>
     month: 'long',
   });
 
+/** Whole days from one calendar day to another, both YYYY-MM-DD. */
+export const daysBetween = (a: string, b: string) => Math.round((Date.parse(b) - Date.parse(a)) / 86_400_000);
+
 export const shortDay = (iso: string) =>
   new Date(`${iso.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
   });
+
+export const dayAndMonth = (iso: string) => shortDay(iso).replace(/^\w+,? /, '');
 
 export const clock = (iso: string) => new Date(iso).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 

@@ -1,10 +1,12 @@
 import { act, render, renderHook, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import jsQR from 'jsqr';
 import { describe, expect, it, vi } from 'vitest';
 import type { S } from '../api/client';
 import { show } from '../test/desk';
 import { Boundary } from './Boundary';
 import { Chips, StatusMark } from './bits';
+import { codeOf } from './Code';
 import { useDraft } from './draft';
 import { KeyHost, setSingleKeys, useKeys } from './keys';
 import { Tilt } from './Tilt';
@@ -164,5 +166,20 @@ describe('a part of the page that breaks', () => {
     await userEvent.click(screen.getByText('Draw it again'));
     expect(screen.getByText('the sheet')).toBeTruthy();
     vi.restoreAllMocks();
+  });
+});
+
+describe('a code to be scanned', () => {
+  it('leads another reader of codes to the address', async () => {
+    const address = 'https://desk.example/p/4tMJQNlIHGaa0123456789';
+    const rows = await codeOf(address);
+    const [zoom, rim] = [4, 4];
+    const n = (rows.length + 2 * rim) * zoom;
+    const pixels = new Uint8ClampedArray(n * n * 4).fill(255);
+    for (let y = 0; y < n; y++)
+      for (let x = 0; x < n; x++)
+        if (rows[Math.floor(y / zoom) - rim]?.[Math.floor(x / zoom) - rim])
+          pixels.fill(0, (y * n + x) * 4, (y * n + x) * 4 + 3);
+    expect(jsQR(pixels, n, n)?.data).toBe(address);
   });
 });

@@ -1,0 +1,33 @@
+import { useEffect, useState } from 'react';
+
+/** The dark squares of a code that leads to an address, row by row. */
+export async function codeOf(address: string) {
+  const { default: make } = await import('qrcode-generator');
+  const code = make(0, 'M');
+  code.addData(address);
+  code.make();
+  const n = code.getModuleCount();
+  return Array.from({ length: n }, (_, y) => Array.from({ length: n }, (_, x) => code.isDark(y, x)));
+}
+
+const rim = 4; // light squares around it, as scanners want
+
+/** An address as a code to be scanned. */
+export function Code({ of, size = 140 }: { of: string; size?: number }) {
+  const [rows, setRows] = useState<boolean[][]>();
+  useEffect(() => {
+    let here = true;
+    void codeOf(of).then((c) => here && setRows(c));
+    return () => {
+      here = false;
+    };
+  }, [of]);
+  const n = (rows?.length ?? 0) + 2 * rim;
+  const d = rows?.flatMap((r, y) => r.map((dark, x) => (dark ? `M${x + rim} ${y + rim}h1v1h-1z` : ''))).join('');
+  return (
+    <svg viewBox={`0 0 ${n} ${n}`} width={size} height={size} role="img" aria-label={`Code that leads to ${of}`}>
+      <rect width={n} height={n} fill="#fff" />
+      <path d={d} fill="#000" shapeRendering="crispEdges" />
+    </svg>
+  );
+}
