@@ -6,6 +6,8 @@ import (
 	"testing"
 	"time"
 
+	"botanik/herbarium"
+
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
@@ -60,6 +62,13 @@ func (p *page) step(name string) {
 	p.click(`nav.steps a[href$="/` + name + `"]`)
 }
 
+// unfold shows what is folded on the ladder, where a remedy is.
+func (p *page) unfold(remedy string) {
+	p.t.Helper()
+	p.see(`.ladder .rung`)
+	p.click(fmt.Sprintf(`button.rung[data-rung="%d"][aria-expanded=false]`, herbarium.Embedded().Remedy(remedy).Rung))
+}
+
 // One sample from the counter to the grower's hand and back, with the program
 // stopped and started in the middle.
 func TestOneSampleFromCounterToClosed(t *testing.T) {
@@ -97,6 +106,7 @@ func TestOneSampleFromCounterToClosed(t *testing.T) {
 	p.click(`[data-chip=adult]`)
 	p.click(`[data-do=act]`)
 
+	p.unfold("pyrethrins")
 	p.see(`.offer[data-remedy=pyrethrins][data-status=no]`)
 	p.says(`.offer[data-remedy=pyrethrins]`, "mites come back worse")
 	p.see(`.offer.on[data-remedy=soap]`)
@@ -106,8 +116,10 @@ func TestOneSampleFromCounterToClosed(t *testing.T) {
 	p.fill(`input[name=volume]`, "2.5")
 	p.read("2 fillings of 1 L")
 	p.read("One filling of 500 mL")
-	p.click(`[data-do=keep-mix]`)
+	p.see(`[data-proposed]`)
+	p.click(`[data-do=other-days]`)
 	p.see(`[data-answer=days] .day`)
+	p.see(`[data-weeks] svg polygon[data-stage=egg]`)
 	p.click(`[data-do=keep-days]`)
 
 	p.see(`.paper`)
@@ -160,6 +172,8 @@ func TestATraineesVerdictWaits(t *testing.T) {
 	var disabled bool
 	p.eval(`document.querySelector('[data-do="hand-over"]').disabled`, &disabled)
 	require.True(t, disabled, "nothing goes to a grower before an advisor agreed")
+	p.eval(`[...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Print')).disabled`, &disabled)
+	require.True(t, disabled, "nor on paper (review/use.md, F13)")
 	p.open("/house")
 	p.read("Sign out Wren")
 	p.do(chromedp.Evaluate(`[...document.querySelectorAll('button')].find(b => b.textContent.startsWith('Sign out')).click()`, nil))
@@ -224,6 +238,7 @@ func TestACoordinatorBansARemedy(t *testing.T) {
 	p.read("Kept. Open cases see it at once.")
 	p.openCase("Fergus Lane")
 	p.step("remedy")
+	p.unfold("soap")
 	p.see(`.offer[data-remedy=soap][data-status=no]`)
 	assert.True(t, strings.Contains(p.text(`.offer[data-remedy=soap]`), "This house does not recommend it"))
 }

@@ -111,8 +111,11 @@ func (c *counted) rest(sprayer string) {
 		c.click(`[data-do=act]`)
 		c.see(`.offer.on`)
 		var words int
-		c.eval(`[...document.querySelectorAll('.offer')].map(o => o.innerText.split(/\s+/).length).reduce((a, b) => a + b, 0)`, &words)
-		c.t.Logf("the ladder: %d words, %.0f seconds to read", words, 60*float64(words)/readAMinute)
+		c.eval(`[...document.querySelectorAll('.ladder .offer')].map(o => o.innerText.split(/\s+/).length).reduce((a, b) => a + b, 0)`, &words)
+		c.t.Logf("what is open on the ladder: %d words, %.0f seconds to read", words, 60*float64(words)/readAMinute)
+		assert.LessOrEqual(c.t, 60*float64(words)/readAMinute, 20., "what is chosen and the next best, with what they ask to be minded")
+		c.eval(`document.querySelector('.ladder').innerText.split(/\s+/).length`, &words)
+		c.t.Logf("with the names of its rungs: %d words, %.0f seconds", words, 60*float64(words)/readAMinute)
 		c.click(`[data-do=keep-remedy]`)
 		c.until("the step after the remedy", `document.querySelector('[data-do=keep-mix], [data-do=keep-days], [data-do=hand-over]')`)
 	}

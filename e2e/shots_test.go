@@ -66,6 +66,7 @@ func TestShots(t *testing.T) {
 			var on bool
 			p.eval(`!!document.querySelector('.offer.on[data-remedy="`+r+`"]')`, &on)
 			if !on {
+				p.unfold(r)
 				p.click(`.offer[data-remedy="` + r + `"] input`)
 			}
 		}
@@ -73,7 +74,7 @@ func TestShots(t *testing.T) {
 		p.see(`[data-answer=mix]`)
 	})
 	take("bench-handover", func() {
-		p.click(`[data-do=keep-mix]`)
+		p.click(`[data-do=other-days]`)
 		p.see(`[data-answer=days]`)
 		p.click(`[data-do=keep-days]`)
 		p.see(`.paper`)

@@ -70,18 +70,21 @@ func TestFromVerdictToMixByKeyboard(t *testing.T) {
 	p.press("22 31 18 40 25 33")
 	p.see(`[data-decision=act]`)
 	p.press(kb.Tab, "a")
-	p.see(`.offer[data-at=true]`)
-	for range 20 {
-		var at string
-		p.eval(`document.querySelector('.offer[data-at=true]').dataset.remedy`, &at)
-		if at == "soap" {
+	p.see(`.ladder [data-at=true]`)
+	for range 30 { // down the ladder, folding out what is folded on the way
+		var at struct {
+			Remedy, Open string
+			On           bool
+		}
+		p.eval(`(x => ({Remedy: x.dataset.remedy ?? '', Open: x.getAttribute('aria-expanded') ?? '', On: x.classList.contains('on')}))(document.querySelector('.ladder [data-at=true]'))`, &at)
+		if at.Remedy == "soap" && at.On {
 			break
 		}
-		p.press(kb.ArrowDown)
-	}
-	var on bool
-	if p.eval(`!!document.querySelector('.offer.on[data-remedy=soap]')`, &on); !on {
-		p.press(" ")
+		if at.Remedy == "soap" || at.Remedy == "" && at.Open == "false" {
+			p.press(" ")
+		} else {
+			p.press(kb.ArrowDown)
+		}
 	}
 	p.see(`.offer.on[data-remedy=soap]`)
 	p.press(kb.Enter)
@@ -90,9 +93,8 @@ func TestFromVerdictToMixByKeyboard(t *testing.T) {
 	p.press("2")
 	p.read("2 L of finished mix")
 	p.says(`[data-answer=mix]`, "30 mL insecticidal soap")
-	p.press(kb.Enter)
-	p.see(`[data-answer=days] .day`)
-	p.press(kb.Enter)
+	p.see(`[data-proposed]`)
+	p.press(kb.Enter) // the mix, and the days as proposed
 	p.see(`.paper`)
 	paper := p.text(`.paper`)
 	for _, w := range []string{"30 mL", "2 L", "label and local law come first"} {
@@ -145,7 +147,7 @@ func TestTheHouseChangesAndAnOpenCaseSaysSo(t *testing.T) {
 	p.step("mix")
 	p.read("top 5 mL per L")
 	assert.NotEqual(t, before, p.text(`[data-dose]`))
-	p.click(`[data-do=keep-mix]`)
+	p.click(`[data-do=other-days]`)
 	p.see(`[data-answer=days] .day`)
 	p.step("remedy")
 	p.click(`[data-do=keep-remedy]`)

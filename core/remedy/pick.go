@@ -82,7 +82,7 @@ func (x *choice) harmless() bool {
 // bearable: light pressure that watching is fair for.
 func (x *choice) bearable() bool {
 	if x.eradicate {
-		x.say("The school chosen here aims to be rid of it: what could be borne is treated as well.")
+		x.say("This desk aims to be rid of it: what could be borne is treated as well.")
 		return false
 	}
 	o := x.a.find(knowledge.LeaveIt)

@@ -94,10 +94,10 @@ func schools(g *gateInput) []Reason {
 	case g.r.Is(knowledge.ClassPoison):
 		switch g.school("plant-poisons") {
 		case "never":
-			add(No, "The school chosen here never uses it.")
+			add(No, "This desk chose never to use it.")
 		case "heavy":
 			if g.s.Pressure != "heavy" {
-				add(NotNow, "The school chosen here keeps it for heavy pressure.")
+				add(NotNow, "This desk chose to keep it for heavy pressure.")
 			}
 		}
 	case g.r.Is(knowledge.ClassAlcohol):
@@ -115,7 +115,7 @@ func schools(g *gateInput) []Reason {
 		if g.school("soap") == "detergent" {
 			add(Care, "Not made for plants: patch test three leaves, two days, and rinse after an hour.")
 		} else {
-			add(No, "The school chosen here uses no washing-up liquid: it strips the wax off leaves.")
+			add(No, "This desk uses no washing-up liquid: it strips the wax off leaves.")
 		}
 	case g.r.Season == "dormant" && g.school("dormant-spray") == "bad-year" && !g.s.BadYear:
 		add(NotNow, "Only after a bad year: nothing says last year was bad on this plant.")
@@ -186,7 +186,7 @@ func Together(b *knowledge.Base, s Situation, ids []string) error {
 		most = 1
 	}
 	if s.Dormant && n > most {
-		l.Add("remedies", fmt.Sprintf("%d of oil, lime sulfur and copper are chosen; the school chosen here allows %d in one winter", n, most), "leave one out")
+		l.Add("remedies", fmt.Sprintf("%d of oil, lime sulfur and copper are chosen; this desk allows %d in one winter", n, most), "leave one out")
 	}
 	return l.Err()
 }

@@ -137,6 +137,18 @@ func TestFrictionsOfABusySaturday(t *testing.T) {
 		assert.NotContains(t, b.v.FollowUps[2].Next.Why, "twice")
 		assert.Greater(t, b.v.AskOn, b.now.Format(time.DateOnly), "and it is not asked again the same day")
 	})
+	t.Run("F35 a windowsill has no rain, no bees and no evening", func(t *testing.T) {
+		b := open(t)
+		b.known(casefile.Intake{Grower: "Maud", Plant: "moth orchid", Place: "indoors", Story: "wool"}, "citrus-mealybug")
+		b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+		b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
+		sheet, err := b.Sheet(ctx, b.v.ID)
+		require.NoError(t, err)
+		sheet.Always = nil // the four that always stand
+		all, err := json.Marshal(sheet)
+		require.NoError(t, err)
+		assert.NotRegexp(t, regexp.MustCompile(`(?i)\bbees?\b|\brain\b|in the evening`), string(all))
+	})
 	t.Run("F36 soap goes in after the water", func(t *testing.T) {
 		b := open(t)
 		b.known(bean, "two-spotted-mite")

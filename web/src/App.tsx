@@ -88,6 +88,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
     {
       key: 'n',
       does: 'check in',
+      opens: true,
       run: () => {
         // At the counter at once: who types on must not lose their first letters to a room being drawn.
         const grower = document.querySelector<HTMLElement>('[name=grower]');
@@ -95,7 +96,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
         else go('/?new=1');
       },
     },
-    { key: '/', does: 'find', run: () => setFind(true) },
+    { key: '/', does: 'find', opens: true, run: () => setFind(true) },
     { key: '?', does: 'keys', run: () => setHelp(true) },
     ...rooms.flatMap((r) => [
       { key: r.digit, does: `go to ${r.name}`, hidden: true, run: () => go(r.to) },

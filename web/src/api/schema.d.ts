@@ -1198,7 +1198,7 @@ export interface components {
         ColonyWeeks: {
             /** @description all stages together when nothing is done */
             alone: number[];
-            /** @description for each day, each group; 1 = all there are today */
+            /** @description for each day and the one behind the last, each group; 1 = all there are today */
             days: number[][];
             /** @description what the picture shows, in a sentence or two */
             says: string[];
@@ -2729,7 +2729,7 @@ export interface operations {
                      *           }
                      *         ],
                      *         "order": [
-                     *           "Half fill the sprayer with water."
+                     *           "Fill the sprayer with water to just under the line."
                      *         ],
                      *         "perLitre": [
                      *           "Insecticidal soap: 15 mL per L"
@@ -2766,8 +2766,8 @@ export interface operations {
                      *               {
                      *                 "adds": "water",
                      *                 "form": "water",
-                     *                 "levelMl": 500,
-                     *                 "text": "500 mL of water, to the first line"
+                     *                 "levelMl": 985,
+                     *                 "text": "985 mL of water, to just under the line of 1 L"
                      *               }
                      *             ],
                      *             "text": "1 L",
@@ -2886,7 +2886,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBUSENFOVRKSkpTNUtUNE1B"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBEOURITjZQVEUwRzFRWUNa"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3629,7 +3629,7 @@ export interface operations {
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *           "lookFor": [
-                     *             "two dark spots on the back"
+                     *             "Two dark spots on the back"
                      *           ],
                      *           "mix": {
                      *             "buy": [
@@ -3642,7 +3642,7 @@ export interface operations {
                      *               "Mix only what you use today; label what you mix; never in a drink bottle."
                      *             ],
                      *             "order": [
-                     *               "Half fill the sprayer with water."
+                     *               "Fill the sprayer with water to just under the line."
                      *             ],
                      *             "product": "Insecticidal soap"
                      *           },
@@ -3723,23 +3723,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3767,11 +3767,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3924,7 +3924,7 @@ export interface operations {
                      *             }
                      *           ],
                      *           "order": [
-                     *             "Half fill the sprayer with water."
+                     *             "Fill the sprayer with water to just under the line."
                      *           ],
                      *           "perLitre": [
                      *             "Insecticidal soap: 15 mL per L"
@@ -3961,8 +3961,8 @@ export interface operations {
                      *                 {
                      *                   "adds": "water",
                      *                   "form": "water",
-                     *                   "levelMl": 500,
-                     *                   "text": "500 mL of water, to the first line"
+                     *                   "levelMl": 985,
+                     *                   "text": "985 mL of water, to just under the line of 1 L"
                      *                 }
                      *               ],
                      *               "text": "1 L",
@@ -4214,7 +4214,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "p": 0.04614432864946881,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4224,7 +4224,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.863593174165035,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4233,11 +4233,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.05431416681357113,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600204
+                     *                 "topP": 0.5520937710600207
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4252,7 +4252,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.20285511168630865
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4265,7 +4265,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13836588595863664
+                     *           "p": 0.1383658859586366
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4484,7 +4484,7 @@ export interface operations {
                      *             }
                      *           ],
                      *           "order": [
-                     *             "Half fill the sprayer with water."
+                     *             "Fill the sprayer with water to just under the line."
                      *           ],
                      *           "perLitre": [
                      *             "Insecticidal soap: 15 mL per L"
@@ -4521,8 +4521,8 @@ export interface operations {
                      *                 {
                      *                   "adds": "water",
                      *                   "form": "water",
-                     *                   "levelMl": 500,
-                     *                   "text": "500 mL of water, to the first line"
+                     *                   "levelMl": 985,
+                     *                   "text": "985 mL of water, to just under the line of 1 L"
                      *                 }
                      *               ],
                      *               "text": "1 L",
@@ -4565,7 +4565,7 @@ export interface operations {
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *           "lookFor": [
-                     *             "two dark spots on the back"
+                     *             "Two dark spots on the back"
                      *           ],
                      *           "mix": {
                      *             "buy": [
@@ -4578,7 +4578,7 @@ export interface operations {
                      *               "Mix only what you use today; label what you mix; never in a drink bottle."
                      *             ],
                      *             "order": [
-                     *               "Half fill the sprayer with water."
+                     *               "Fill the sprayer with water to just under the line."
                      *             ],
                      *             "product": "Insecticidal soap"
                      *           },
@@ -4882,7 +4882,7 @@ export interface operations {
                      *             }
                      *           ],
                      *           "order": [
-                     *             "Half fill the sprayer with water."
+                     *             "Fill the sprayer with water to just under the line."
                      *           ],
                      *           "perLitre": [
                      *             "Insecticidal soap: 15 mL per L"
@@ -4919,8 +4919,8 @@ export interface operations {
                      *                 {
                      *                   "adds": "water",
                      *                   "form": "water",
-                     *                   "levelMl": 500,
-                     *                   "text": "500 mL of water, to the first line"
+                     *                   "levelMl": 985,
+                     *                   "text": "985 mL of water, to just under the line of 1 L"
                      *                 }
                      *               ],
                      *               "text": "1 L",
@@ -4963,7 +4963,7 @@ export interface operations {
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *           "lookFor": [
-                     *             "two dark spots on the back"
+                     *             "Two dark spots on the back"
                      *           ],
                      *           "mix": {
                      *             "buy": [
@@ -4976,7 +4976,7 @@ export interface operations {
                      *               "Mix only what you use today; label what you mix; never in a drink bottle."
                      *             ],
                      *             "order": [
-                     *               "Half fill the sprayer with water."
+                     *               "Fill the sprayer with water to just under the line."
                      *             ],
                      *             "product": "Insecticidal soap"
                      *           },
@@ -5057,23 +5057,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5101,11 +5101,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5235,7 +5235,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5248,20 +5248,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5273,7 +5273,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5282,11 +5282,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5429,23 +5429,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5473,11 +5473,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5618,7 +5618,7 @@ export interface operations {
                      *             }
                      *           ],
                      *           "order": [
-                     *             "Half fill the sprayer with water."
+                     *             "Fill the sprayer with water to just under the line."
                      *           ],
                      *           "perLitre": [
                      *             "Insecticidal soap: 15 mL per L"
@@ -5655,8 +5655,8 @@ export interface operations {
                      *                 {
                      *                   "adds": "water",
                      *                   "form": "water",
-                     *                   "levelMl": 500,
-                     *                   "text": "500 mL of water, to the first line"
+                     *                   "levelMl": 985,
+                     *                   "text": "985 mL of water, to just under the line of 1 L"
                      *                 }
                      *               ],
                      *               "text": "1 L",
@@ -5714,23 +5714,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5758,11 +5758,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6275,15 +6275,15 @@ export interface operations {
                      *       "weeks": {
                      *         "course": {
                      *           "alone": [
-                     *             1
+                     *             0.9999999999999999
                      *           ],
                      *           "days": [
                      *             [
-                     *               0.6257900433453405
+                     *               0.6252451245177207
                      *             ]
                      *           ],
                      *           "says": [
-                     *             "Left alone: 9 times as many by 7 August."
+                     *             "Left alone: 9 times as many by 8 August."
                      *           ],
                      *           "source": "general literature on Tetranychus urticae, approximate; about 16 days from egg to adult at 20 °C and 7 at 30 °C",
                      *           "stages": [
@@ -6644,7 +6644,7 @@ export interface operations {
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *           "lookFor": [
-                     *             "two dark spots on the back"
+                     *             "Two dark spots on the back"
                      *           ],
                      *           "mix": {
                      *             "buy": [
@@ -6657,7 +6657,7 @@ export interface operations {
                      *               "Mix only what you use today; label what you mix; never in a drink bottle."
                      *             ],
                      *             "order": [
-                     *               "Half fill the sprayer with water."
+                     *               "Fill the sprayer with water to just under the line."
                      *             ],
                      *             "product": "Insecticidal soap"
                      *           },
@@ -6738,23 +6738,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6782,11 +6782,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7143,7 +7143,7 @@ export interface operations {
                      *           "handed": true,
                      *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *           "lookFor": [
-                     *             "two dark spots on the back"
+                     *             "Two dark spots on the back"
                      *           ],
                      *           "mix": {
                      *             "buy": [
@@ -7156,7 +7156,7 @@ export interface operations {
                      *               "Mix only what you use today; label what you mix; never in a drink bottle."
                      *             ],
                      *             "order": [
-                     *               "Half fill the sprayer with water."
+                     *               "Fill the sprayer with water to just under the line."
                      *             ],
                      *             "product": "Insecticidal soap"
                      *           },
@@ -7479,23 +7479,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7523,11 +7523,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7620,7 +7620,7 @@ export interface operations {
                      *       "handed": false,
                      *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *       "lookFor": [
-                     *         "two dark spots on the back"
+                     *         "Two dark spots on the back"
                      *       ],
                      *       "mix": {
                      *         "buy": [
@@ -7633,7 +7633,7 @@ export interface operations {
                      *           "Mix only what you use today; label what you mix; never in a drink bottle."
                      *         ],
                      *         "order": [
-                     *           "Half fill the sprayer with water."
+                     *           "Fill the sprayer with water to just under the line."
                      *         ],
                      *         "product": "Insecticidal soap"
                      *       },
@@ -8833,7 +8833,7 @@ export interface operations {
                      *       "handed": true,
                      *       "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
                      *       "lookFor": [
-                     *         "two dark spots on the back"
+                     *         "Two dark spots on the back"
                      *       ],
                      *       "mix": {
                      *         "buy": [
@@ -8846,7 +8846,7 @@ export interface operations {
                      *           "Mix only what you use today; label what you mix; never in a drink bottle."
                      *         ],
                      *         "order": [
-                     *           "Half fill the sprayer with water."
+                     *           "Fill the sprayer with water to just under the line."
                      *         ],
                      *         "product": "Insecticidal soap"
                      *       },

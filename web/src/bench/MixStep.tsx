@@ -108,7 +108,7 @@ export function MixStep({ view }: { view: View }) {
                 className="plain"
                 style={{ textDecoration: 'underline' }}
                 onClick={() => keep(false)}
-                data-do="keep-mix"
+                data-do="other-days"
               >
                 Other days
               </button>
@@ -120,7 +120,7 @@ export function MixStep({ view }: { view: View }) {
           variant="contained"
           className="primary"
           disabled={!blend.data || !!blend.error || change.isPending || asked}
-          data-do={proposed ? 'keep-both' : 'keep-mix'}
+          data-do="keep-mix"
         >
           {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>
         </Button>

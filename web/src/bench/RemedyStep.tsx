@@ -130,6 +130,7 @@ export function RemedyStep({ view }: { view: View }) {
           type="button"
           className="plain pad"
           onClick={() => setAll((x) => !x)}
+          data-do="show-all"
           style={{ textDecoration: 'underline' }}
         >
           {all

@@ -6,6 +6,7 @@ import type { Finding, S, View } from '../api/client';
 import { aCase, asked, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { Act } from './Act';
 import { readCounts } from './counts';
+import { MixStep } from './MixStep';
 import { RemedyStep } from './RemedyStep';
 import { Story } from './Story';
 import { linesOf, parts, topicsOf } from './topics';
@@ -169,6 +170,28 @@ const advice = {
   apart: [],
   weather: 'simulated',
 };
+
+describe('a sprayer', () => {
+  it('belongs to the grower, not to the desk: the last one is not taken for the next (F8)', async () => {
+    desk('POST /api/v1/mix', () => refusal(422, 'volume', 'is missing', 'give it'));
+    const of = (grower: string) => {
+      const treatment = { remedies: ['soap'], by: 'Ansel' } as View['treatment'];
+      const v = aCase({ treatment });
+      return shown(<MixStep view={{ ...v, intake: { ...v.intake, grower } }} />, v);
+    };
+    const first = of('Maud Lister');
+    const holds = () => document.querySelector('input[name=sprayer]') as HTMLInputElement;
+    await waitFor(() => expect(holds()).toBeTruthy());
+    await userEvent.clear(holds());
+    await userEvent.type(holds(), '500');
+    first.unmount();
+    const second = of('Joss Trewin');
+    await waitFor(() => expect(holds()?.value).toBe('1'));
+    second.unmount();
+    of('Maud Lister');
+    await waitFor(() => expect(holds()?.value).toBe('500'));
+  });
+});
 
 describe('the ladder', () => {
   const line = (id: string) => document.querySelector(`.offer[data-remedy="${id}"]`) as HTMLElement;

@@ -259,9 +259,18 @@ describe('looking', () => {
     await screen.findByText(/flecks seen/);
     await press('p');
     await waitFor(() => expect(document.querySelector('[data-told="flecks=yes"]')).toBeNull());
+    await new Promise((r) => setTimeout(r, 300)); // two commands, not a word that is typed
     await press('o');
     await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/looks/bark')).toHaveLength(1));
     expect(askedAt('PUT /api/v1/cases/01X/looks/flecks')).toHaveLength(0);
+  });
+  it('takes a sentence typed with nothing in focus as what was seen, and not as commands', async () => {
+    await open();
+    await press('cotton wool');
+    const say = screen.getByLabelText('Say what you see');
+    await waitFor(() => expect(say).toHaveProperty('value', 'cotton wool'));
+    expect(document.activeElement).toBe(say);
+    for (const f of findings) expect(askedAt(`PUT /api/v1/cases/01X/looks/${f.id}`)).toHaveLength(0);
   });
   it('answers what is asked next where it stands', async () => {
     for (const f of findings) desk(`PUT /api/v1/cases/01X/looks/${f.id}`, look);

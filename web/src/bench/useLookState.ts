@@ -3,7 +3,7 @@ import { type Answer, useLooks } from '../api/change';
 import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import type { Spot } from '../plates/Sample';
-import { useKeys } from '../ui/keys';
+import { useKeys, useWords } from '../ui/keys';
 import { answerKeys, linesOf, ordered, parts, spoken, topicOf, topicsOf, underside } from './topics';
 import { useSaid } from './useSaid';
 
@@ -173,6 +173,11 @@ export function useLookState(view: View) {
     moved.current = true;
     setAt((a) => Math.max(0, Math.min(a + d, shown.length - 1)));
   };
+  useWords((text) => {
+    setSay(text);
+    setAt(0);
+    box.current?.focus();
+  });
   useKeys([
     {
       key: 'f',
@@ -182,6 +187,7 @@ export function useLookState(view: View) {
     {
       key: 's',
       does: 'say what you see',
+      opens: true,
       run: () => {
         setSay('');
         box.current?.focus();

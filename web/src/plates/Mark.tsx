@@ -7,6 +7,7 @@ export function Mark({ drawing: d, size = 36 }: { drawing: Drawing; size?: numbe
   if (hasBody(d))
     return (
       <svg width={size} height={size} viewBox="-4 -8 108 122" aria-hidden="true">
+        <rect x="-4" y="-8" width="108" height="122" rx="18" fill="var(--behind)" />
         <Body d={d} />
       </svg>
     );

@@ -57,7 +57,12 @@ export function Plate({
       )}
       {who && (
         <g transform={alone ? 'translate(82 40) scale(1.66)' : 'translate(212 62) scale(1.05)'}>
-          {!alone && <circle cx="50" cy="52" r="56" fill="var(--sheet)" stroke="var(--quiet)" strokeWidth="1.4" />}
+          {/* Whoever is drawn lies on light ground in either theme: a black insect on black is not seen. */}
+          {alone ? (
+            <rect x="-14" y="-16" width="128" height="126" rx="16" fill="var(--behind)" />
+          ) : (
+            <circle cx="50" cy="52" r="56" fill="var(--lens)" stroke="var(--quiet)" strokeWidth="1.4" data-lens />
+          )}
           <g transform={alone ? '' : 'translate(9 9) scale(.82)'}>
             <g opacity={light && !light.body ? 0.22 : 1}>
               <Body d={d} />

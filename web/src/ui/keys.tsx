@@ -1,6 +1,40 @@
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
 
-export type Key = { key: string; does: string; run: (e: KeyboardEvent) => void; inFields?: boolean; hidden?: boolean };
+export type Key = {
+  key: string;
+  does: string;
+  run: (e: KeyboardEvent) => void;
+  inFields?: boolean;
+  hidden?: boolean;
+  /** It opens a field: the letters that follow are meant for that. */
+  opens?: boolean;
+};
+
+/** Letters that follow each other quicker than this, in milliseconds, are somebody typing words, not giving commands. */
+const rush = 220;
+
+/**
+ * Somebody types a sentence with nothing in focus. From its second letter on nothing acts: it is gathered, and given to
+ * whoever on the page takes words, until there is a pause.
+ */
+function typist() {
+  let [text, last, at] = ['', '', Number.NEGATIVE_INFINITY];
+  const forget = () => {
+    [text, last, at] = ['', '', Number.NEGATIVE_INFINITY];
+  };
+  const take = (e: KeyboardEvent): string | undefined => {
+    const since = e.timeStamp - at;
+    if (!/\p{L}/u.test(e.key) && text.length < 2) {
+      forget();
+      return undefined;
+    }
+    const words = text.length > 1 ? since < 4 * rush : since < rush && e.key !== last;
+    text = words ? text + e.key : e.key;
+    [last, at] = [e.key, e.timeStamp];
+    return words ? text : undefined;
+  };
+  return { take, forget };
+}
 
 const inField = (t: EventTarget | null) =>
   t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
@@ -31,10 +65,19 @@ export function KeyHost({ children }: { children: ReactNode }) {
   const ref = useRef(all);
   ref.current = all;
   useEffect(() => {
+    const typed = typist();
     const on = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
       const name = e.altKey ? `Alt+${e.key}` : e.key;
       if (e.key.length === 1 && !e.altKey && !inField(e.target) && !singleKeys()) return;
+      if (e.key.length === 1 && !e.altKey && !inField(e.target)) {
+        const words = typed.take(e);
+        if (words) {
+          e.preventDefault();
+          window.dispatchEvent(new CustomEvent('words', { detail: words }));
+          return;
+        }
+      }
       const hit = ref.current.find((k) => k.key === name && (k.inFields || e.altKey || !inField(e.target)));
       if (!hit) {
         // Escape leaves a field, so that the keys work again.
@@ -53,6 +96,7 @@ export function KeyHost({ children }: { children: ReactNode }) {
       )
         return;
       e.preventDefault();
+      if (hit.opens) typed.forget();
       hit.run(e);
     };
     window.addEventListener('keydown', on);
@@ -79,6 +123,17 @@ export function useKeys(keys: Key[]) {
     );
     return () => set(id, []);
   }, [set, names]);
+}
+
+/** Takes the words somebody types with nothing in focus. */
+export function useWords(take: (text: string) => void) {
+  const latest = useRef(take);
+  latest.current = take;
+  useEffect(() => {
+    const on = (e: Event) => latest.current((e as CustomEvent<string>).detail);
+    window.addEventListener('words', on);
+    return () => window.removeEventListener('words', on);
+  }, []);
 }
 
 export const useAllKeys = () => useContext(Ctx).all;

@@ -49,6 +49,22 @@ describe('keys', () => {
   });
 });
 
+describe('letters with nothing in focus', () => {
+  it('act alone, and not as the letters of a word', async () => {
+    const run = vi.fn();
+    render(
+      <KeyHost>
+        <Keyed run={run} />
+      </KeyHost>,
+    );
+    await userEvent.keyboard('sun on it');
+    expect(run).not.toHaveBeenCalled();
+    await new Promise((r) => setTimeout(r, 1000));
+    await userEvent.keyboard('nn');
+    expect(run).toHaveBeenCalledTimes(2);
+  });
+});
+
 describe('single keys', () => {
   it('can be switched off, and arrows and Alt still act', async () => {
     const run = vi.fn();
