@@ -324,6 +324,9 @@ func (p *page) press(keys ...string) {
 		if k[0] < ' ' || k[0] > '~' { // Tab, Enter, arrows
 			p.do(chromedp.KeyEvent(k))
 		} else {
+			if len(k) == 1 {
+				p.do(chromedp.Sleep(200 * time.Millisecond)) // a command, not a letter of a word
+			}
 			p.typed(k)
 		}
 		p.drawn()

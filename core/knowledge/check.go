@@ -133,6 +133,7 @@ func Check(b *Base) []Problem {
 	for _, x := range b.Sayings {
 		k.saying(x)
 	}
+	k.slides()
 	for _, x := range b.Schools {
 		k.school(x)
 	}

@@ -69,11 +69,13 @@ export function Rung({
       data-rung={stop.rung}
       data-at={at}
       aria-expanded={open}
-      aria-label={`${name}: ${n} more, ${said}`}
-      title={said}
+      title={`${n} more: ${said}`}
       onClick={onFlip}
     >
       {line}
+      <span className="vh">
+        , {n} more: {said}
+      </span>
       <span aria-hidden="true" className="more">
         {open ? '−' : '+'}
       </span>

@@ -207,7 +207,7 @@ describe('the ladder', () => {
   it('stands on what was picked and says why each other is not', async () => {
     await open();
     await waitFor(() => expect(on('hose-off') && on('soap')).toBe(true));
-    expect(document.querySelector('button[data-rung="6"]')?.getAttribute('aria-label')).toContain('1 more, 1 not now');
+    expect(document.querySelector('button[data-rung="6"]')?.textContent).toContain('1 more: 1 not now');
     for (const rung of [5, 6]) await unfold(rung);
     expect(line('sulfur').textContent).toContain('not now, until Fri 31 Jul');
     expect(line('sulfur').textContent).toContain('Oil was used');

@@ -11,7 +11,7 @@ export type Key = {
 };
 
 /** Letters that follow each other quicker than this, in milliseconds, are somebody typing words, not giving commands. */
-const rush = 220;
+const rush = 160;
 
 /**
  * Somebody types a sentence with nothing in focus. From its second letter on nothing acts: it is gathered, and given to
@@ -28,7 +28,7 @@ function typist() {
       forget();
       return undefined;
     }
-    const words = text.length > 1 ? since < 4 * rush : since < rush && e.key !== last;
+    const words = text.length > 1 ? since < 5 * rush : since < rush && e.key !== last;
     text = words ? text + e.key : e.key;
     [last, at] = [e.key, e.timeStamp];
     return words ? text : undefined;
@@ -70,7 +70,8 @@ export function KeyHost({ children }: { children: ReactNode }) {
       if (e.ctrlKey || e.metaKey || document.querySelector('[role=dialog]')) return;
       const name = e.altKey ? `Alt+${e.key}` : e.key;
       if (e.key.length === 1 && !e.altKey && !inField(e.target) && !singleKeys()) return;
-      if (e.key.length === 1 && !e.altKey && !inField(e.target)) {
+      if (e.key.length > 1 || e.altKey || inField(e.target)) typed.forget();
+      else {
         const words = typed.take(e);
         if (words) {
           e.preventDefault();

@@ -1,0 +1,429 @@
+package scope
+
+import (
+	"fmt"
+	"math"
+	"slices"
+	"sort"
+
+	"botanik/core/fault"
+
+	"gonum.org/v1/gonum/stat/distuv"
+)
+
+// Character is one thing seen or measured on a slide.
+type Character struct {
+	ID      string         `json:"id" yaml:"id"`
+	Group   string         `json:"group" yaml:"group" doc:"of which animals"`
+	Name    string         `json:"name" yaml:"name" doc:"in plain words"`
+	Term    string         `json:"term" yaml:"term" doc:"the field's own word"`
+	Hint    string         `json:"hint" yaml:"hint"`
+	Spot    string         `json:"spot" yaml:"spot" doc:"where on the drawing of the group it lies"`
+	States  []State        `json:"states,omitempty" yaml:"states"`
+	Measure *MeasuredRatio `json:"measure,omitempty" yaml:"measure"`
+	Looks   *Looks         `json:"looks,omitempty" yaml:"looks"`
+	From    string         `json:"from,omitempty" yaml:"-"`
+}
+
+// State is one way a character can be.
+type State struct {
+	ID   string `json:"id" yaml:"id"`
+	Name string `json:"name" yaml:"name"`
+}
+
+// MeasuredRatio is two lengths read under one objective, and where keys divide.
+type MeasuredRatio struct {
+	A    string  `json:"a" yaml:"a"`
+	B    string  `json:"b" yaml:"b"`
+	Line float64 `json:"line" yaml:"line"`
+}
+
+// Looks says which answer of a case's looks a character gives: by its states, or
+// by above and below the line.
+type Looks struct {
+	Finding string            `json:"finding" yaml:"finding"`
+	States  map[string]string `json:"states" yaml:"states"`
+}
+
+// Species is one species told on a slide.
+type Species struct {
+	ID         string                `json:"id" yaml:"id"`
+	Name       string                `json:"name" yaml:"name"`
+	Scientific string                `json:"scientific" yaml:"scientific"`
+	Group      string                `json:"group" yaml:"group"`
+	Cause      string                `json:"cause,omitempty" yaml:"cause" doc:"the cause in the book it is, where there is one"`
+	States     map[string][]string   `json:"states" yaml:"states" doc:"what it shows of each character; not named, it is not known"`
+	Ranges     map[string][2]float64 `json:"ranges,omitempty" yaml:"ranges" doc:"measured ratios, least and most"`
+	Hosts      []string              `json:"hosts" yaml:"hosts" doc:"plants it is met on most, by id, group or family"`
+	Source     string                `json:"source" yaml:"source"`
+	From       string                `json:"from,omitempty" yaml:"-"`
+}
+
+// Key is a slide key.
+type Key struct {
+	Characters []*Character
+	Species    []*Species
+}
+
+// Seen is what was found of one character: a state, or a measured ratio.
+type Seen struct {
+	Character string  `json:"character" maxLength:"40"`
+	State     string  `json:"state,omitempty" maxLength:"40"`
+	Ratio     float64 `json:"ratio,omitempty" doc:"of a measured character"`
+	SD        float64 `json:"sd,omitempty" doc:"of the ratio; 8 in 100 of it when left out"`
+	Certainty string  `json:"certainty,omitempty" enum:"sure,think,guess," doc:"sure when left out"`
+}
+
+// Fit is how well a species agrees with what was seen.
+type Fit struct {
+	Species    string   `json:"species"`
+	Name       string   `json:"name"`
+	Scientific string   `json:"scientific"`
+	Cause      string   `json:"cause,omitempty"`
+	P          float64  `json:"p"`
+	Possible   bool     `json:"possible" doc:"nothing that was seen speaks against it, or too little"`
+	Against    []string `json:"against" doc:"characters seen otherwise than it has them, by their names"`
+	OnHost     bool     `json:"onHost" doc:"it is met on the plant"`
+}
+
+// Couplet is what to look at next and what each answer would leave.
+type Couplet struct {
+	Character string   `json:"character"`
+	Name      string   `json:"name"`
+	Bits      float64  `json:"bits"`
+	Leaves    []Leaves `json:"leaves"`
+}
+
+// Leaves is what an answer would leave.
+type Leaves struct {
+	State   string   `json:"state" doc:"a state, or above or below the line"`
+	Name    string   `json:"name"`
+	P       float64  `json:"p"`
+	Species []string `json:"species" doc:"names, likeliest first, at most six"`
+	More    int      `json:"more" doc:"how many beside those"`
+}
+
+// Keyed is the answer of a key.
+type Keyed struct {
+	Fits  []Fit    `json:"fits" doc:"all of the group, likeliest first"`
+	Next  *Couplet `json:"next,omitempty"`
+	Sure  bool     `json:"sure" doc:"it would be the same name, had any one answer been wrong"`
+	Says  string   `json:"says"`
+	Notes []string `json:"notes"`
+}
+
+const (
+	// How often an answer of the key is wrong, by how sure one is (judgement).
+	wrongSure, wrongThink, wrongGuess = .06, .15, .35
+	onHost                            = 3.  // how much likelier on a plant it is met on (judgement)
+	measuredSD                        = .08 // of a ratio, when nobody says
+	stillPossible                     = .01 // of the leader
+	nameAt, heldAt                    = .95, .85
+	leastSeen                         = 4 // characters before a name is sure
+)
+
+// Groups of animals the key holds, in the order of its characters.
+func (k Key) Groups() []string {
+	out := []string{}
+	for _, c := range k.Characters {
+		if !slices.Contains(out, c.Group) {
+			out = append(out, c.Group)
+		}
+	}
+	return out
+}
+
+// Of is the part of the key for one group of animals.
+func (k Key) Of(group string) Key {
+	var out Key
+	for _, c := range k.Characters {
+		if c.Group == group {
+			out.Characters = append(out.Characters, c)
+		}
+	}
+	for _, s := range k.Species {
+		if s.Group == group {
+			out.Species = append(out.Species, s)
+		}
+	}
+	return out
+}
+
+// Character returns a character by id, nil when there is none.
+func (k Key) Character(id string) *Character {
+	for _, c := range k.Characters {
+		if c.ID == id {
+			return c
+		}
+	}
+	return nil
+}
+
+// Identify weighs the species of a group by what was seen, in any order. hosts are
+// the plant's id, group and family, empty where it is not known. Errors name group
+// or seen[i].
+func (k Key) Identify(group string, seen []Seen, hosts []string) (Keyed, error) {
+	k = k.Of(group)
+	if len(k.Species) == 0 {
+		return Keyed{}, fault.New("group", fmt.Sprintf("%q is no group of this key", group), "use one that kb list slides shows")
+	}
+	if err := k.check(seen); err != nil {
+		return Keyed{}, err
+	}
+	p := k.weigh(seen, hosts, -1)
+	out := Keyed{Fits: make([]Fit, len(k.Species)), Notes: []string{}}
+	top := slices.Max(p)
+	for i, s := range k.Species {
+		out.Fits[i] = Fit{s.ID, s.Name, s.Scientific, s.Cause, p[i], p[i] >= stillPossible*top, k.against(s, seen), s.on(hosts)}
+	}
+	lead := slices.Index(p, top)
+	out.Sure = len(seen) >= leastSeen && top >= nameAt
+	for i := 0; out.Sure && i < len(seen); i++ {
+		if q := k.weigh(seen, hosts, i); slices.Index(q, slices.Max(q)) != lead || q[lead] < heldAt {
+			out.Sure = false
+		}
+	}
+	sort.SliceStable(out.Fits, func(i, j int) bool { return out.Fits[i].P > out.Fits[j].P })
+	if !out.Sure {
+		out.Next = k.next(seen, p)
+	}
+	out.say(k, seen, hosts)
+	return out, nil
+}
+
+func (k Key) check(seen []Seen) error {
+	var l fault.List
+	done := map[string]bool{}
+	for i, x := range seen {
+		at := fmt.Sprintf("seen[%d]", i)
+		c := k.Character(x.Character)
+		switch {
+		case c == nil:
+			l.Add(at+".character", fmt.Sprintf("%q is no character of this group", x.Character), "use one of its own")
+		case done[x.Character]:
+			l.Add(at+".character", fmt.Sprintf("%q is answered twice", x.Character), "answer it once")
+		case c.Measure == nil && !slices.ContainsFunc(c.States, func(s State) bool { return s.ID == x.State }):
+			l.Add(at+".state", fmt.Sprintf("%q is no state of %s", x.State, c.Name), "use one of its own")
+		case c.Measure != nil && !(x.Ratio > 0 && x.Ratio < 1e3):
+			l.Add(at+".ratio", fmt.Sprintf("%g is no ratio", x.Ratio), "measure both lengths and give the first divided by the second")
+		case !(x.SD >= 0 && x.SD < 1e3):
+			l.Add(at+".sd", fmt.Sprintf("%g cannot be", x.SD), "leave it out for 8 in 100")
+		}
+		done[x.Character] = true
+	}
+	return l.Err()
+}
+
+// weigh gives each species its probability; but leaves one answer out.
+func (k Key) weigh(seen []Seen, hosts []string, but int) []float64 {
+	p := make([]float64, len(k.Species))
+	sum := 0.
+	for i, s := range k.Species {
+		p[i] = 1
+		if s.on(hosts) {
+			p[i] = onHost
+		}
+		for j, x := range seen {
+			if j != but {
+				p[i] *= k.likely(s, k.Character(x.Character), x)
+			}
+		}
+		sum += p[i]
+	}
+	for i := range p {
+		p[i] /= sum
+	}
+	return p
+}
+
+func (s *Species) on(hosts []string) bool {
+	return slices.ContainsFunc(s.Hosts, func(h string) bool { return slices.Contains(hosts, h) })
+}
+
+func wrong(certainty string) float64 {
+	switch certainty {
+	case "think":
+		return wrongThink
+	case "guess":
+		return wrongGuess
+	}
+	return wrongSure
+}
+
+// likely is how likely a species shows what was seen. What is not written of a
+// species is taken as any of its states alike.
+func (k Key) likely(s *Species, c *Character, x Seen) float64 {
+	off := wrong(x.Certainty)
+	if c.Measure != nil {
+		r, known := s.Ranges[c.ID]
+		lo, hi := k.span(c)
+		flat := 1 / math.Log(hi/lo)
+		if !known {
+			return flat
+		}
+		sd := x.SD / x.Ratio
+		if x.SD == 0 {
+			sd = measuredSD
+		}
+		return (1-off)*between(math.Log(x.Ratio), math.Log(r[0]), math.Log(r[1]), sd) + off*flat
+	}
+	n, has := len(c.States), s.States[c.ID]
+	switch {
+	case len(has) == 0 || len(has) == n:
+		return 1 / float64(n)
+	case slices.Contains(has, x.State):
+		return (1 - off) / float64(len(has))
+	}
+	return off / float64(n-len(has))
+}
+
+// between is the density at v of something even from lo to hi that was read with
+// a normal error.
+func between(v, lo, hi, sd float64) float64 {
+	n := distuv.Normal{Mu: 0, Sigma: sd}
+	return (n.CDF(v-lo) - n.CDF(v-hi)) / (hi - lo)
+}
+
+// span is the least and most any species of the key has of a ratio, with some room.
+func (k Key) span(c *Character) (lo, hi float64) {
+	lo, hi = math.Inf(1), 0
+	for _, s := range k.Species {
+		if r, ok := s.Ranges[c.ID]; ok {
+			lo, hi = min(lo, r[0]), max(hi, r[1])
+		}
+	}
+	if hi == 0 {
+		return c.Measure.Line / 4, c.Measure.Line * 4
+	}
+	return lo * .7, hi * 1.4
+}
+
+func (k Key) against(s *Species, seen []Seen) []string {
+	out := []string{}
+	for _, x := range seen {
+		c := k.Character(x.Character)
+		if r, ok := s.Ranges[c.ID]; ok && c.Measure != nil {
+			sd := x.SD
+			if sd == 0 {
+				sd = measuredSD * x.Ratio
+			}
+			if x.Ratio < r[0]-2*sd || x.Ratio > r[1]+2*sd {
+				out = append(out, c.Name)
+			}
+		}
+		if has := s.States[c.ID]; len(has) > 0 && !slices.Contains(has, x.State) {
+			out = append(out, c.Name)
+		}
+	}
+	return out
+}
+
+// next is the character that divides best what is left, by the information an
+// answer is expected to bring.
+func (k Key) next(seen []Seen, p []float64) *Couplet {
+	var best *Couplet
+	for _, c := range k.Characters {
+		if slices.ContainsFunc(seen, func(x Seen) bool { return x.Character == c.ID }) {
+			continue
+		}
+		if at := k.couplet(c, p); at.Bits > .01 && (best == nil || at.Bits > best.Bits) {
+			best = &at
+		}
+	}
+	return best
+}
+
+func (k Key) couplet(c *Character, p []float64) Couplet {
+	out := Couplet{Character: c.ID, Name: c.Name, Bits: entropy(p)}
+	answers := c.States
+	if c.Measure != nil {
+		answers = []State{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
+	}
+	for _, a := range answers {
+		q, sum := make([]float64, len(p)), 0.
+		for i, s := range k.Species {
+			q[i] = p[i] * k.answers(s, c, a.ID)
+			sum += q[i]
+		}
+		if sum <= 0 {
+			continue
+		}
+		at := Leaves{State: a.ID, Name: a.Name, P: sum, Species: []string{}}
+		order := make([]int, len(q))
+		for i := range q {
+			q[i] /= sum
+			order[i] = i
+		}
+		out.Bits -= sum * entropy(q)
+		sort.SliceStable(order, func(i, j int) bool { return q[order[i]] > q[order[j]] })
+		for _, i := range order {
+			switch {
+			case q[i] < .03:
+			case len(at.Species) < 6:
+				at.Species = append(at.Species, k.Species[i].Name)
+			default:
+				at.More++
+			}
+		}
+		out.Leaves = append(out.Leaves, at)
+	}
+	return out
+}
+
+// answers is how likely a species gives an answer of a couplet.
+func (k Key) answers(s *Species, c *Character, state string) float64 {
+	if c.Measure == nil {
+		return k.likely(s, c, Seen{State: state})
+	}
+	r, known := s.Ranges[c.ID]
+	if !known {
+		return .5
+	}
+	// The share of its range above the line, read with the usual error.
+	n, above := 6, 0.
+	for i := range n {
+		v := math.Log(r[0]) + (float64(i)+.5)/float64(n)*math.Log(r[1]/r[0])
+		above += distuv.Normal{Mu: math.Log(c.Measure.Line), Sigma: measuredSD}.CDF(v) / float64(n)
+	}
+	above = wrongSure/2 + (1-wrongSure)*above
+	if state == "above" {
+		return above
+	}
+	return 1 - above
+}
+
+func entropy(p []float64) float64 {
+	h := 0.
+	for _, x := range p {
+		if x > 0 {
+			h -= x * math.Log2(x)
+		}
+	}
+	return h
+}
+
+func (a *Keyed) say(k Key, seen []Seen, hosts []string) {
+	lead := a.Fits[0]
+	possible := 0
+	for _, f := range a.Fits {
+		if f.Possible {
+			possible++
+		}
+	}
+	switch {
+	case len(seen) == 0:
+		a.Says = fmt.Sprintf("%d species; any character may be answered first.", len(a.Fits))
+	case a.Sure:
+		a.Says = fmt.Sprintf("%s. The name would be the same had any one answer been wrong.", lead.Name)
+	case len(seen) > 0 && a.Next == nil:
+		a.Says = fmt.Sprintf("%s leads, %.0f in 100, and nothing more in this key would tell: send the slide to a specialist.", lead.Name, min(99, 100*lead.P))
+	default:
+		a.Says = fmt.Sprintf("%d of %d still possible; %s leads, %.0f in 100.", possible, len(a.Fits), lead.Name, min(99, 100*lead.P))
+	}
+	if len(seen) >= leastSeen && len(lead.Against) > 1 {
+		a.Notes = append(a.Notes, fmt.Sprintf("Even what leads differs in %d characters: it may be none of these species, or not of this group.", len(lead.Against)))
+	}
+	if len(hosts) > 0 && len(seen) > 0 && !lead.OnHost {
+		a.Notes = append(a.Notes, fmt.Sprintf("%s is not usually met on this plant; look once more at what decided it.", lead.Name))
+	}
+}
