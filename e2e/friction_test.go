@@ -10,6 +10,7 @@ import (
 	"testing"
 	"time"
 
+	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/chromedp"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -36,11 +37,12 @@ func TestFrictionsOnThePage(t *testing.T) {
 	var before, after string
 	p.eval(`location.pathname + document.querySelectorAll('[aria-checked=true]').length`, &before)
 	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
-	for _, c := range "ants on it" {
-		p.typed(string(c))
-		p.do(chromedp.Sleep(100 * time.Millisecond)) // the pace is what is tested
+	at := input.TimeSinceEpoch(time.Now())
+	for _, c := range "lots of ants on it" { // ten letters a second by the page's own clock, however busy the machine
+		at = input.TimeSinceEpoch(at.Time().Add(100 * time.Millisecond))
+		p.do(input.DispatchKeyEvent(input.KeyDown).WithKey(string(c)).WithText(string(c)).WithTimestamp(&at), input.DispatchKeyEvent(input.KeyUp).WithKey(string(c)).WithTimestamp(&at))
 	}
-	p.until("the words to stand where words are taken", `document.querySelector('[aria-label="Say what you see"]').value.endsWith('on it')`)
+	p.until("the words to stand where words are taken", `document.querySelector('[aria-label="Say what you see"]')?.value === 'lots of ants on it'`)
 	p.eval(`location.pathname + document.querySelectorAll('[aria-checked=true]').length`, &after)
 	assert.Equal(t, before, after)
 	p.press("\x1b") // Escape

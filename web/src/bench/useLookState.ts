@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import { type Answer, useLooks } from '../api/change';
 import type { Finding, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
@@ -174,7 +175,7 @@ export function useLookState(view: View) {
     setAt((a) => Math.max(0, Math.min(a + d, shown.length - 1)));
   };
   useWords((text) => {
-    setSay(text);
+    flushSync(() => setSay(text)); // the next letter already goes into the field
     setAt(0);
     box.current?.focus();
   });
