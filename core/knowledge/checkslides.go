@@ -34,7 +34,7 @@ func (k *checker) slides() {
 		for id, has := range s.States {
 			c := own.Character(id)
 			for _, st := range has {
-				if c == nil || !slices.ContainsFunc(c.States, func(x scope.State) bool { return x.ID == st }) {
+				if c == nil || !slices.ContainsFunc(c.States, func(x scope.SlideState) bool { return x.ID == st }) {
 					k.say(fmt.Sprintf("shows %s: %s, which its group has not", id, st), "use a character and a state of slidecharacters.yaml")
 				}
 			}
@@ -63,7 +63,7 @@ func (k *checker) slideLooks(c *scope.Character) {
 		return
 	}
 	for from, to := range c.Looks.States {
-		known := slices.ContainsFunc(c.States, func(x scope.State) bool { return x.ID == from }) || c.Measure != nil && (from == "above" || from == "below")
+		known := slices.ContainsFunc(c.States, func(x scope.SlideState) bool { return x.ID == from }) || c.Measure != nil && (from == "above" || from == "below")
 		if !known || f.State(to) < 0 {
 			k.say(fmt.Sprintf("leads from %s to %s, which are not there", from, to), "correct looks.states")
 		}

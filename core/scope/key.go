@@ -19,14 +19,14 @@ type Character struct {
 	Term    string         `json:"term" yaml:"term" doc:"the field's own word"`
 	Hint    string         `json:"hint" yaml:"hint"`
 	Spot    string         `json:"spot" yaml:"spot" doc:"where on the drawing of the group it lies"`
-	States  []State        `json:"states,omitempty" yaml:"states"`
+	States  []SlideState        `json:"states,omitempty" yaml:"states"`
 	Measure *MeasuredRatio `json:"measure,omitempty" yaml:"measure"`
 	Looks   *Looks         `json:"looks,omitempty" yaml:"looks"`
 	From    string         `json:"from,omitempty" yaml:"-"`
 }
 
-// State is one way a character can be.
-type State struct {
+// SlideState is one way a character can be.
+type SlideState struct {
 	ID   string `json:"id" yaml:"id"`
 	Name string `json:"name" yaml:"name"`
 }
@@ -202,7 +202,7 @@ func (k Key) check(seen []Seen) error {
 			l.Add(at+".character", fmt.Sprintf("%q is no character of this group", x.Character), "use one of its own")
 		case done[x.Character]:
 			l.Add(at+".character", fmt.Sprintf("%q is answered twice", x.Character), "answer it once")
-		case c.Measure == nil && !slices.ContainsFunc(c.States, func(s State) bool { return s.ID == x.State }):
+		case c.Measure == nil && !slices.ContainsFunc(c.States, func(s SlideState) bool { return s.ID == x.State }):
 			l.Add(at+".state", fmt.Sprintf("%q is no state of %s", x.State, c.Name), "use one of its own")
 		case c.Measure != nil && !(x.Ratio > 0 && x.Ratio < 1e3):
 			l.Add(at+".ratio", fmt.Sprintf("%g is no ratio", x.Ratio), "measure both lengths and give the first divided by the second")
@@ -337,7 +337,7 @@ func (k Key) couplet(c *Character, p []float64) Couplet {
 	out := Couplet{Character: c.ID, Name: c.Name, Bits: entropy(p)}
 	answers := c.States
 	if c.Measure != nil {
-		answers = []State{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
+		answers = []SlideState{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
 	}
 	for _, a := range answers {
 		q, sum := make([]float64, len(p)), 0.
@@ -426,4 +426,24 @@ func (a *Keyed) say(k Key, seen []Seen, hosts []string) {
 	if len(hosts) > 0 && len(seen) > 0 && !lead.OnHost {
 		a.Notes = append(a.Notes, fmt.Sprintf("%s is not usually met on this plant; look once more at what decided it.", lead.Name))
 	}
+}
+
+// Above is the probability that a measured ratio lies above a line.
+func Above(x Seen, line float64) float64 {
+	sd := x.SD / x.Ratio
+	if x.SD == 0 {
+		sd = measuredSD
+	}
+	return distuv.Normal{Mu: math.Log(line), Sigma: sd}.CDF(math.Log(x.Ratio))
+}
+
+// Certainty is how sure one may be of the side of a line a ratio lies on.
+func Certainty(p float64) string {
+	switch {
+	case p >= sureAt:
+		return "sure"
+	case p >= .8:
+		return "think"
+	}
+	return "guess"
 }

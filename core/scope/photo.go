@@ -32,8 +32,8 @@ type Measured struct {
 	Text  string  `json:"text"`
 }
 
-// Photo answers a PhotoRequest.
-type Photo struct {
+// PhotoScale answers a PhotoRequest.
+type PhotoScale struct {
 	MmPerPixel float64    `json:"mmPerPixel"`
 	SD         float64    `json:"sd"`
 	Lines      []Measured `json:"lines"`
@@ -52,7 +52,7 @@ const (
 
 // Measure works lengths and areas out. Errors name the field; a known length of no
 // pixels gives no scale.
-func Measure(r PhotoRequest) (Photo, error) {
+func Measure(r PhotoRequest) (PhotoScale, error) {
 	var l fault.List
 	points := func(field string, list []Point, least, most int) {
 		if len(list) < least || len(list) > most {
@@ -85,25 +85,25 @@ func Measure(r PhotoRequest) (Photo, error) {
 		l.Add("clickSd", fmt.Sprintf("%g pixels cannot be", r.ClickSD), "leave it out for 1.5")
 	}
 	if err := l.Err(); err != nil {
-		return Photo{}, err
+		return PhotoScale{}, err
 	}
 	if r.ClickSD == 0 {
 		r.ClickSD = usualClick
 	}
 	px := distance(r.Known[0], r.Known[1])
 	if px < 2 {
-		return Photo{}, fault.New("known", "the two points are one", "click on both ends of what is known")
+		return PhotoScale{}, fault.New("known", "the two points are one", "click on both ends of what is known")
 	}
 	// Both ends are off by a click, along the line.
 	rel := r.ClickSD * math.Sqrt2 / px
-	out := Photo{MmPerPixel: r.Millimetres / px, Lines: []Measured{}, Areas: []Measured{}, Warnings: []string{}}
+	out := PhotoScale{MmPerPixel: r.Millimetres / px, Lines: []Measured{}, Areas: []Measured{}, Warnings: []string{}}
 	out.SD = out.MmPerPixel * rel
 	if px < shortScale {
 		out.Warnings = append(out.Warnings, fmt.Sprintf("The known length covers only %.0f pixels: take a longer one, or a picture from nearer.", px))
 	}
 	if len(r.Across) == 2 {
 		if other := distance(r.Across[0], r.Across[1]); other < 2 {
-			return Photo{}, fault.New("across", "the two points are one", "click on both ends of what is known")
+			return PhotoScale{}, fault.New("across", "the two points are one", "click on both ends of what is known")
 		} else if d := r.AcrossMm/other/out.MmPerPixel - 1; math.Abs(d) > slanted {
 			out.Warnings = append(out.Warnings, fmt.Sprintf("Across the first the scale is %.0f in 100 different: the picture was taken at a slant. Lengths in other directions are that far off.", 100*math.Abs(d)))
 		}

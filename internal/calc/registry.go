@@ -74,6 +74,12 @@ type reticleIn struct {
 	Readings []scope.Reading `json:"readings" doc:"divisions laid over a length of the stage micrometer, repeats as they come"`
 }
 
+type slideKeyIn struct {
+	Group string       `json:"group"`
+	Seen  []scope.Seen `json:"seen"`
+	Hosts []string     `json:"hosts,omitempty" doc:"the plant's id, group and family"`
+}
+
 type rateIn struct {
 	Rate string `json:"rate"`
 }
@@ -218,7 +224,10 @@ func init() {
 	})
 	add("reticle", "what one eyepiece division is long, from a stage micrometer", `{"readings":[{"divisions":98,"micrometres":245},{"divisions":100,"micrometres":250}]}`, func(_ *knowledge.Base, in reticleIn) (scope.Factor, error) { return scope.Calibrate(in.Readings) })
 	add("ratio", "two lengths measured in turn against the line of a key", `{"a":[12,12.5,12],"b":[10,10.5,10],"line":1}`, func(_ *knowledge.Base, in scope.RatioRequest) (scope.Ratio, error) { return scope.Compare(in) })
-	add("photo-scale", "lengths and areas on a picture by a known length in it", `{"known":[{"x":100,"y":100},{"x":300,"y":100}],"millimetres":10,"lines":[[{"x":10,"y":10},{"x":110,"y":10}]],"areas":[[{"x":0,"y":0},{"x":200,"y":0},{"x":200,"y":200},{"x":0,"y":200}]]}`, func(_ *knowledge.Base, in scope.PhotoRequest) (scope.Photo, error) { return scope.Measure(in) })
+	add("slide-key", "species weighed by what was seen on a slide, and what to look at next", `{"group":"armored scale","seen":[{"character":"lobes","state":"three"},{"character":"birth-pores","state":"four"},{"character":"opening-lobe","ratio":0.7,"sd":0.04}],"hosts":["oleander"]}`, func(b *knowledge.Base, in slideKeyIn) (scope.Keyed, error) {
+		return b.SlideKey.Identify(in.Group, in.Seen, in.Hosts)
+	})
+	add("photo-scale", "lengths and areas on a picture by a known length in it", `{"known":[{"x":100,"y":100},{"x":300,"y":100}],"millimetres":10,"lines":[[{"x":10,"y":10},{"x":110,"y":10}]],"areas":[[{"x":0,"y":0},{"x":200,"y":0},{"x":200,"y":200},{"x":0,"y":200}]]}`, func(_ *knowledge.Base, in scope.PhotoRequest) (scope.PhotoScale, error) { return scope.Measure(in) })
 	add("need", "how much mix wets these plants on both sides of the leaves; an estimate", `{"plants":[{"count":2,"heightCm":80,"widthCm":60,"leaf":"dense"}]}`, func(_ *knowledge.Base, in needIn) (mix.Need, error) { return mix.SprayNeed(in.Plants) })
 	add("place", "dust, drench or helpers over a bed, pots or plants, inside the range", `{"remedy":"nematodes-vine","area":"3 m2"}`, func(b *knowledge.Base, in placeIn) (dosage.Dosed, error) {
 		return dosage.OverArea(b, in.House, in.PlaceInput)

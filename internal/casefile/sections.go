@@ -52,6 +52,8 @@ type LookRecord struct {
 	Spot *Spot     `json:"spot,omitempty"`
 	By   string    `json:"by"`
 	At   time.Time `json:"at"`
+
+	Measured string `json:"measured,omitempty" doc:"how it was measured, where it was"`
 }
 
 // Verdict is what the advisor says it is.

@@ -8,6 +8,7 @@ import (
 
 	"botanik/core/differential"
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
@@ -18,6 +19,8 @@ type LookInput struct {
 	differential.Look
 	Off  bool           `json:"off,omitempty" doc:"takes this one state back, of a finding whose states can stand together"`
 	Spot *casefile.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
+
+	Measured string `json:"measured,omitempty" maxLength:"200" doc:"how it was measured, in words"`
 }
 
 // Look records one finding with nothing more to say of it than what was seen.
@@ -43,9 +46,13 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, i
 				})
 			}
 		}
-		rec := casefile.LookRecord{Look: l, Spot: in.Spot, By: who.Name, At: m.Now}
+		rec := casefile.LookRecord{Look: l, Spot: in.Spot, Measured: humanise.Line(in.Measured), By: who.Name, At: m.Now}
 		c.Looks = written(f, c.Looks, rec, in.Off)
-		return lookLine(f, l, in.Off), nil
+		text := lookLine(f, l, in.Off)
+		if rec.Measured != "" && l.State != "" && !in.Off {
+			text += ", measured " + rec.Measured
+		}
+		return text, nil
 	})
 }
 

@@ -38,6 +38,8 @@ type lookBody struct {
 	Instrument string `json:"instrument,omitempty" enum:"eye,lens,scope,told," doc:"what was used; told: the grower says so and nobody looked"`
 
 	Spot *casefile.Spot `json:"spot,omitempty" doc:"where on the drawing it was seen"`
+
+	Measured string `json:"measured,omitempty" maxLength:"200" doc:"how it was measured, in words"`
 }
 
 type schoolBody struct {
@@ -144,7 +146,7 @@ func (s *Server) lookRoute() {
 			if err != nil {
 				return nil, err
 			}
-			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, desk.LookInput{Look: differential.Look{Finding: in.Finding, State: in.Body.State, Not: in.Body.Not, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, Off: in.Body.Off, Spot: in.Body.Spot})
+			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, desk.LookInput{Look: differential.Look{Finding: in.Finding, State: in.Body.State, Not: in.Body.Not, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, Off: in.Body.Off, Spot: in.Body.Spot, Measured: in.Body.Measured})
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

@@ -127,6 +127,7 @@ func (s *Server) routes() {
 	s.readRoutes()
 	s.caseRoutes()
 	s.computeRoutes()
+	s.scopeRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in

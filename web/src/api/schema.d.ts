@@ -784,6 +784,130 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/scope/calibrations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What this person's microscopes are calibrated to
+         * @description What this person's microscopes are calibrated to. Needs a session.
+         */
+        get: operations["calibrations"];
+        /**
+         * Keep a calibration of a microscope, or drop it
+         * @description Keep a calibration of a microscope, or drop it. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["calibrate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/identify": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Weigh the species of the key by what was seen on a slide
+         * @description Weigh the species of the key by what was seen on a slide. Needs a session and its token.
+         */
+        post: operations["identify"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The slide key: characters and species
+         * @description The slide key: characters and species. Needs a session.
+         */
+        get: operations["slide-key"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Lengths and areas on a picture by a known length in it
+         * @description Lengths and areas on a picture by a known length in it. Needs a session and its token.
+         */
+        post: operations["photo-scale"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/ratio": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Two lengths measured in turn against the line of a key
+         * @description Two lengths measured in turn against the line of a key. Needs a session and its token.
+         */
+        post: operations["ratio"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/reticle": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What one eyepiece division is long
+         * @description What one eyepiece division is long. Needs a session and its token.
+         */
+        post: operations["reticle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/search": {
         parameters: {
             query?: never;
@@ -1047,6 +1171,22 @@ export interface components {
             /** @description low, middle, top or a rate */
             use?: string;
         };
+        Calibration: {
+            /** Format: date-time */
+            at: string;
+            factor: components["schemas"]["Factor"];
+            microscope: string;
+            /** @description as it is marked, like 40x */
+            objective: string;
+            /** @description said when it should be done anew */
+            old?: string;
+            readings: components["schemas"]["Reading"][];
+            /**
+             * @description what was counted
+             * @enum {string}
+             */
+            unit: "division" | "pixel";
+        };
         Candidate: {
             against: components["schemas"]["Weight"][];
             cause: string;
@@ -1174,6 +1314,22 @@ export interface components {
             /** @enum {string} */
             role?: "coordinator" | "advisor" | "trainee";
         };
+        Character: {
+            from?: string;
+            /** @description of which animals */
+            group: string;
+            hint: string;
+            id: string;
+            looks?: components["schemas"]["Looks"];
+            measure?: components["schemas"]["MeasuredRatio"];
+            /** @description in plain words */
+            name: string;
+            /** @description where on the drawing of the group it lies */
+            spot: string;
+            states?: components["schemas"]["SlideState"][];
+            /** @description the field's own word */
+            term: string;
+        };
         Chosen: {
             /** @enum {string} */
             by: "default" | "house" | "case";
@@ -1262,6 +1418,13 @@ export interface components {
             /** Format: int64 */
             waiting: number;
         };
+        Couplet: {
+            /** Format: double */
+            bits: number;
+            character: string;
+            leaves: components["schemas"]["Leaves"][];
+            name: string;
+        };
         Days: {
             by: string;
             /** Format: int64 */
@@ -1328,6 +1491,31 @@ export interface components {
             /** @description like 'soap 9 days ago, copper on Tuesday' */
             text: string;
         };
+        Factor: {
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description µm; 95 of 100 such intervals hold the true one
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description µm
+             */
+            perDivision: number;
+            /**
+             * Format: double
+             * @description µm, of the factor
+             */
+            sd: number;
+            /**
+             * Format: double
+             * @description of the repeats, as a share of the factor
+             */
+            spread: number;
+            warnings: string[];
+        };
         Fault: {
             field: string;
             mend: string;
@@ -1370,6 +1558,20 @@ export interface components {
             where?: string;
             /** @description other words a grower has for it */
             words?: string[];
+        };
+        Fit: {
+            /** @description characters seen otherwise than it has them, by their names */
+            against: string[];
+            cause?: string;
+            name: string;
+            /** @description it is met on the plant */
+            onHost: boolean;
+            /** Format: double */
+            p: number;
+            /** @description nothing that was seen speaks against it, or too little */
+            possible: boolean;
+            scientific: string;
+            species: string;
         };
         FollowUp: {
             /** Format: date-time */
@@ -1542,6 +1744,32 @@ export interface components {
             volume: string;
             with?: components["schemas"]["Beside"][];
         };
+        KeyAnswer: {
+            /** @description all of the group, likeliest first */
+            fits: components["schemas"]["Fit"][];
+            looks: components["schemas"]["KeyLook"][];
+            next?: components["schemas"]["Couplet"];
+            notes: string[];
+            says: string;
+            /** @description it would be the same name, had any one answer been wrong */
+            sure: boolean;
+        };
+        KeyInput: {
+            /** @description whose plant and looks are held beside it */
+            case?: string;
+            group: string;
+            /** @description a plant by id, where there is no case */
+            host?: string;
+            seen: components["schemas"]["Seen"][];
+        };
+        KeyLook: {
+            certainty: string;
+            finding: string;
+            measured?: string;
+            name: string;
+            said: string;
+            state: string;
+        };
         Label: {
             /** @description crops this bottle names, by host id, group or family; empty: not written down */
             crops?: string[];
@@ -1560,6 +1788,20 @@ export interface components {
             reference?: string;
             /** @enum {string} */
             status: "allowed" | "restricted" | "licensed" | "banned";
+        };
+        Leaves: {
+            /**
+             * Format: int64
+             * @description how many beside those
+             */
+            more: number;
+            name: string;
+            /** Format: double */
+            p: number;
+            /** @description names, likeliest first, at most six */
+            species: string[];
+            /** @description a state, or above or below the line */
+            state: string;
         };
         Line: {
             finding: string;
@@ -1610,6 +1852,8 @@ export interface components {
              * @enum {string}
              */
             instrument?: "eye" | "lens" | "scope" | "told" | "";
+            /** @description how it was measured, in words */
+            measured?: string;
             /** @description looked for and not there; where several states can stand together */
             not?: boolean;
             /** @description takes this one state back; where several states can stand together */
@@ -1628,10 +1872,18 @@ export interface components {
             finding: string;
             /** @enum {string} */
             instrument?: "eye" | "lens" | "scope" | "told" | "";
+            /** @description how it was measured, where it was */
+            measured?: string;
             /** @description the state was looked for and is not there; only where several states can stand together */
             not?: boolean;
             spot?: components["schemas"]["Spot"];
             state: string;
+        };
+        Looks: {
+            finding: string;
+            states: {
+                [key: string]: string;
+            };
         };
         Mark: {
             high: string;
@@ -1650,6 +1902,22 @@ export interface components {
              * @description how well it answers: the product of its own frequencies, 0 to 1
              */
             weight: number;
+        };
+        Measured: {
+            /** Format: double */
+            sd: number;
+            text: string;
+            /**
+             * Format: double
+             * @description mm, or mm² of an area
+             */
+            value: number;
+        };
+        MeasuredRatio: {
+            a: string;
+            b: string;
+            /** Format: double */
+            line: number;
         };
         MixBody: {
             /** @description the advisor read on every label that they may be mixed */
@@ -1743,6 +2011,17 @@ export interface components {
         };
         NeedInput: {
             plants: components["schemas"]["PlantSize"][];
+        };
+        NewCalibration: {
+            microscope: string;
+            objective: string;
+            /** @description none drops the calibration */
+            readings: components["schemas"]["Reading"][];
+            /**
+             * @description division when left out
+             * @enum {string}
+             */
+            unit?: "division" | "pixel" | "";
         };
         NewPerson: {
             login: string;
@@ -1847,6 +2126,37 @@ export interface components {
             /** Format: int64 */
             width: number;
         };
+        PhotoRequest: {
+            /** @description two clicks on a second known length, square to the first */
+            across?: components["schemas"]["Point"][];
+            /** Format: double */
+            acrossMm?: number;
+            /** @description outlines, three points or more, the last joined to the first */
+            areas?: components["schemas"]["Point"][][];
+            /**
+             * Format: double
+             * @description how far a click is off, in pixels; 1.5 when left out
+             */
+            clickSd?: number;
+            /** @description two clicks on what is known */
+            known: components["schemas"]["Point"][];
+            /** @description lengths, two points each */
+            lines?: components["schemas"]["Point"][][];
+            /**
+             * Format: double
+             * @description between them
+             */
+            millimetres: number;
+        };
+        PhotoScale: {
+            areas: components["schemas"]["Measured"][];
+            lines: components["schemas"]["Measured"][];
+            /** Format: double */
+            mmPerPixel: number;
+            /** Format: double */
+            sd: number;
+            warnings: string[];
+        };
         PlaceInput: {
             /** @description like '3 m2' or '20 sq ft' */
             area?: string;
@@ -1937,6 +2247,12 @@ export interface components {
              */
             widthCm: number;
         };
+        Point: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         Policy: {
             /**
              * @description yes, only in heavy pressure, or no
@@ -2019,6 +2335,68 @@ export interface components {
             stock?: string;
             /** @description another part that has to be in the tank */
             with?: string;
+        };
+        Ratio: {
+            /**
+             * Format: double
+             * @description probability that it lies at or above the line
+             */
+            above: number;
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            line: number;
+            /**
+             * Format: double
+             * @description 95 of 100 such intervals hold the true one
+             */
+            low: number;
+            /**
+             * Format: int64
+             * @description repeats of both that would likely settle it to 95 in 100; 0 when it is settled, -1 when no sensible number would
+             */
+            more: number;
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            sd: number;
+            settled: boolean;
+            text: string;
+            warnings: string[];
+        };
+        RatioRequest: {
+            /** @description the first length, repeat after repeat, in divisions or pixels */
+            a: number[];
+            /** @description the second */
+            b: number[];
+            /**
+             * Format: double
+             * @description of the key; 1 when left out
+             */
+            line?: number;
+            /** @description under which the first was read */
+            objectiveA?: string;
+            objectiveB?: string;
+            /**
+             * Format: double
+             * @description how far one reading is off by its scale alone; that of half divisions when left out, in pixels for clicks
+             */
+            readSd?: number;
+        };
+        Reading: {
+            /**
+             * Format: double
+             * @description eyepiece divisions that were laid over it; above 0
+             */
+            divisions: number;
+            /**
+             * Format: double
+             * @description of the stage micrometer, above 0
+             */
+            micrometres: number;
+        };
+        ReadingsBody: {
+            readings: components["schemas"]["Reading"][];
         };
         Reason: {
             gate: string;
@@ -2206,6 +2584,25 @@ export interface components {
             /** @description question of the trade */
             school: string;
         };
+        Seen: {
+            /**
+             * @description sure when left out
+             * @enum {string}
+             */
+            certainty?: "sure" | "think" | "guess" | "";
+            character: string;
+            /**
+             * Format: double
+             * @description of a measured character
+             */
+            ratio?: number;
+            /**
+             * Format: double
+             * @description of the ratio; 8 in 100 of it when left out
+             */
+            sd?: number;
+            state?: string;
+        };
         SessionBody: {
             desk: components["schemas"]["Identity"];
             /** @description the desk's day, YYYY-MM-DD */
@@ -2303,6 +2700,35 @@ export interface components {
             minC: number;
             /** Format: double */
             rainMm: number;
+        };
+        SlideKey: {
+            characters: components["schemas"]["Character"][];
+            groups: string[];
+            species: components["schemas"]["Species"][];
+        };
+        SlideState: {
+            id: string;
+            name: string;
+        };
+        Species: {
+            /** @description the cause in the book it is, where there is one */
+            cause?: string;
+            from?: string;
+            group: string;
+            /** @description plants it is met on most, by id, group or family */
+            hosts: string[];
+            id: string;
+            name: string;
+            /** @description measured ratios, least and most */
+            ranges?: {
+                [key: string]: number[];
+            };
+            scientific: string;
+            source: string;
+            /** @description what it shows of each character; not named, it is not known */
+            states: {
+                [key: string]: string[];
+            };
         };
         SplitLook: {
             /** Format: double */
@@ -2886,7 +3312,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBEOURITjZQVEUwRzFRWUNa"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBLV1JXOU1XNldKMzlCOVBX"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3313,23 +3739,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3357,11 +3783,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3723,23 +4149,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3767,11 +4193,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4214,7 +4640,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946881,
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4224,7 +4650,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.863593174165035,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4233,11 +4659,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05431416681357113,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 17",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600207
+                     *                 "topP": 0.5520937710600204
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4252,7 +4678,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.20285511168630865
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4265,7 +4691,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1383658859586366
+                     *           "p": 0.13836588595863664
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4659,23 +5085,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4703,11 +5129,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5057,23 +5483,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5101,11 +5527,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5235,7 +5661,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5248,20 +5674,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5273,7 +5699,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5282,11 +5708,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5714,23 +6140,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5758,11 +6184,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5926,23 +6352,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5970,11 +6396,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6738,23 +7164,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6782,11 +7208,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7479,23 +7905,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7523,11 +7949,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7979,23 +8405,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8023,11 +8449,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9092,6 +9518,481 @@ export interface operations {
                      *     }
                      */
                     "application/json": components["schemas"]["Dosed"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    calibrations: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["Calibration"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    calibrate: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read, from its ETag */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "microscope": "bench compound",
+                 *       "objective": "40x",
+                 *       "readings": [
+                 *         {
+                 *           "divisions": 98,
+                 *           "micrometres": 245
+                 *         }
+                 *       ]
+                 *     }
+                 */
+                "application/json": components["schemas"]["NewCalibration"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "factor": {
+                     *           "high": 2.520412414523193,
+                     *           "low": 2.479587585476807,
+                     *           "perDivision": 2.5,
+                     *           "sd": 0.010414497205710792,
+                     *           "spread": 0,
+                     *           "warnings": []
+                     *         },
+                     *         "microscope": "bench compound",
+                     *         "objective": "40x",
+                     *         "readings": [
+                     *           {
+                     *             "divisions": 98,
+                     *             "micrometres": 245
+                     *           }
+                     *         ],
+                     *         "unit": "division"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Calibration"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    identify: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "group": "armored scale",
+                 *       "host": "lemon",
+                 *       "seen": [
+                 *         {
+                 *           "character": "lobes",
+                 *           "state": "three"
+                 *         },
+                 *         {
+                 *           "character": "opening-lobe",
+                 *           "ratio": 0.6
+                 *         }
+                 *       ]
+                 *     }
+                 */
+                "application/json": components["schemas"]["KeyInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "fits": [
+                     *         {
+                     *           "against": [],
+                     *           "cause": "oriental-scale",
+                     *           "name": "Oriental scale",
+                     *           "onHost": true,
+                     *           "p": 0.22279207300253315,
+                     *           "possible": true,
+                     *           "scientific": "Aonidiella orientalis",
+                     *           "species": "oriental-scale"
+                     *         }
+                     *       ],
+                     *       "looks": [
+                     *         {
+                     *           "certainty": "sure",
+                     *           "finding": "slide-lobes",
+                     *           "name": "Lobes of the hind end",
+                     *           "said": "three pairs well formed",
+                     *           "state": "three"
+                     *         }
+                     *       ],
+                     *       "next": {
+                     *         "bits": 1.192526581220703,
+                     *         "character": "body",
+                     *         "leaves": [
+                     *           {
+                     *             "more": 0,
+                     *             "name": "round",
+                     *             "p": 0.31742514817987394,
+                     *             "species": [
+                     *               "Oleander scale"
+                     *             ],
+                     *             "state": "round"
+                     *           }
+                     *         ],
+                     *         "name": "Shape of the body without its cover"
+                     *       },
+                     *       "notes": [],
+                     *       "says": "10 of 31 still possible; Oriental scale leads, 22 in 100.",
+                     *       "sure": false
+                     *     }
+                     */
+                    "application/json": components["schemas"]["KeyAnswer"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "slide-key": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "characters": [
+                     *         {
+                     *           "from": "herbarium/slidecharacters.yaml",
+                     *           "group": "armored scale",
+                     *           "hint": "seen whole at low power, head up",
+                     *           "id": "body",
+                     *           "name": "Shape of the body without its cover",
+                     *           "spot": "body",
+                     *           "states": [
+                     *             {
+                     *               "id": "round",
+                     *               "name": "round"
+                     *             }
+                     *           ],
+                     *           "term": "body outline"
+                     *         }
+                     *       ],
+                     *       "groups": [
+                     *         "armored scale"
+                     *       ],
+                     *       "species": [
+                     *         {
+                     *           "from": "herbarium/slides/3-thrips.yaml",
+                     *           "group": "thrips",
+                     *           "hosts": [
+                     *             "amaryllis"
+                     *           ],
+                     *           "id": "banded-greenhouse-thrips",
+                     *           "name": "Banded greenhouse thrips",
+                     *           "scientific": "Hercinothrips femoralis",
+                     *           "source": "general identification keys to the group, approximate; a specialist confirms",
+                     *           "states": {
+                     *             "back-pores": [
+                     *               "there"
+                     *             ],
+                     *             "comb": [
+                     *               "sides"
+                     *             ],
+                     *             "eye-hairs": [
+                     *               "short"
+                     *             ],
+                     *             "first-vein": [
+                     *               "few"
+                     *             ],
+                     *             "joints": [
+                     *               "eight"
+                     *             ],
+                     *             "long-hairs": [
+                     *               "none"
+                     *             ],
+                     *             "net": [
+                     *               "there"
+                     *             ],
+                     *             "wing-colour": [
+                     *               "banded"
+                     *             ]
+                     *           }
+                     *         }
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["SlideKey"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "photo-scale": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "known": [
+                 *         {
+                 *           "x": 100,
+                 *           "y": 100
+                 *         },
+                 *         {
+                 *           "x": 300,
+                 *           "y": 100
+                 *         }
+                 *       ],
+                 *       "lines": [
+                 *         [
+                 *           {
+                 *             "x": 10,
+                 *             "y": 10
+                 *           },
+                 *           {
+                 *             "x": 110,
+                 *             "y": 10
+                 *           }
+                 *         ]
+                 *       ],
+                 *       "millimetres": 10
+                 *     }
+                 */
+                "application/json": components["schemas"]["PhotoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "areas": [],
+                     *       "lines": [
+                     *         {
+                     *           "sd": 0.11858541225631425,
+                     *           "text": "5.0 ± 0.1 mm",
+                     *           "value": 5
+                     *         }
+                     *       ],
+                     *       "mmPerPixel": 0.05,
+                     *       "sd": 0.0005303300858899107,
+                     *       "warnings": []
+                     *     }
+                     */
+                    "application/json": components["schemas"]["PhotoScale"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    ratio: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "a": [
+                 *         12,
+                 *         12.5
+                 *       ],
+                 *       "b": [
+                 *         10,
+                 *         10.5
+                 *       ],
+                 *       "line": 1
+                 *     }
+                 */
+                "application/json": components["schemas"]["RatioRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "above": 0.999999395005141,
+                     *       "high": 1.2843104550500344,
+                     *       "line": 1,
+                     *       "low": 1.112127112779043,
+                     *       "more": 0,
+                     *       "ratio": 1.1951219512195121,
+                     *       "sd": 0.04388722842454069,
+                     *       "settled": true,
+                     *       "text": "1.20 (1.11 to 1.28): 99 in 100 above 1.",
+                     *       "warnings": []
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Ratio"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    reticle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "readings": [
+                 *         {
+                 *           "divisions": 98,
+                 *           "micrometres": 245
+                 *         }
+                 *       ]
+                 *     }
+                 */
+                "application/json": components["schemas"]["ReadingsBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "high": 2.520412414523193,
+                     *       "low": 2.479587585476807,
+                     *       "perDivision": 2.5,
+                     *       "sd": 0.010414497205710792,
+                     *       "spread": 0,
+                     *       "warnings": []
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Factor"];
                 };
             };
             400: components["responses"]["Problem"];

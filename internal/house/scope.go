@@ -1,0 +1,94 @@
+package house
+
+import (
+	"cmp"
+	"context"
+	"fmt"
+	"slices"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/humanise"
+	"botanik/core/scope"
+	"botanik/internal/people"
+)
+
+// Calibration is what an eyepiece division, or a pixel of a camera, is long under
+// one objective of one microscope, as one person read it.
+type Calibration struct {
+	Microscope string          `json:"microscope" minLength:"1" maxLength:"60"`
+	Objective  string          `json:"objective" minLength:"1" maxLength:"20" doc:"as it is marked, like 40x"`
+	Unit       string          `json:"unit" enum:"division,pixel" doc:"what was counted"`
+	Readings   []scope.Reading `json:"readings" maxItems:"50"`
+	Factor     scope.Factor    `json:"factor"`
+	At         time.Time       `json:"at"`
+	Old        string          `json:"old,omitempty" doc:"said when it should be done anew"`
+}
+
+// NewCalibration is one to be kept, in the place of the one of the same microscope,
+// objective and unit.
+type NewCalibration struct {
+	Microscope string          `json:"microscope" maxLength:"60"`
+	Objective  string          `json:"objective" maxLength:"20"`
+	Unit       string          `json:"unit,omitempty" enum:"division,pixel," doc:"division when left out"`
+	Readings   []scope.Reading `json:"readings" maxItems:"50" doc:"none drops the calibration"`
+}
+
+const (
+	keyScope = "scope."
+	mostKept = 40 // calibrations of one person
+)
+
+// Calibrations of one person with their version, by microscope and objective.
+func (s *Service) Calibrations(ctx context.Context, person string) ([]Calibration, int, error) {
+	out := []Calibration{}
+	v, err := s.setting(ctx, keyScope+person, &out)
+	for i := range out {
+		out[i].Old = scope.Stale(int(s.now().Sub(out[i].At).Hours()/24), false)
+	}
+	return out, v, err
+}
+
+// Calibrate keeps a calibration for the person who read it, or drops one. Errors
+// name microscope, objective or readings.
+func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibration, from int) error {
+	var l fault.List
+	c := Calibration{Microscope: humanise.Line(in.Microscope), Objective: humanise.Line(in.Objective), Unit: in.Unit, Readings: in.Readings, At: s.now()}
+	if c.Microscope == "" {
+		l.Add("microscope", "is empty", "name it, like bench stereo; a factor holds for one microscope only")
+	}
+	if c.Objective == "" {
+		l.Add("objective", "is empty", "give what is marked on it, like 40x; each has a factor of its own")
+	}
+	if c.Unit == "" {
+		c.Unit = "division"
+	}
+	var err error
+	if len(in.Readings) > 0 {
+		c.Factor, err = scope.Calibrate(in.Readings)
+		l.AddErr("", err)
+	}
+	if err := l.Err(); err != nil {
+		return err
+	}
+	kept, _, err := s.Calibrations(ctx, who.ID)
+	if err != nil {
+		return err
+	}
+	kept = slices.DeleteFunc(kept, func(x Calibration) bool {
+		return x.Microscope == c.Microscope && x.Objective == c.Objective && x.Unit == c.Unit
+	})
+	if len(in.Readings) > 0 {
+		kept = append(kept, c)
+	}
+	if len(kept) > mostKept {
+		return fault.New("microscope", fmt.Sprintf("%d calibrations are kept already", mostKept), "drop one that is not used any more")
+	}
+	slices.SortFunc(kept, func(a, b Calibration) int {
+		if a.Microscope != b.Microscope {
+			return cmp.Compare(a.Microscope, b.Microscope)
+		}
+		return cmp.Compare(a.Objective, b.Objective)
+	})
+	return s.put(ctx, who, keyScope+who.ID, kept, from)
+}

@@ -1,0 +1,62 @@
+package httpapi
+
+import (
+	"context"
+	"net/http"
+
+	"botanik/core/scope"
+	"botanik/internal/desk"
+	"botanik/internal/house"
+
+	"github.com/danielgtaylor/huma/v2"
+)
+
+// slideKey is the key as the page shows it.
+type slideKey struct {
+	Groups     []string           `json:"groups"`
+	Characters []*scope.Character `json:"characters"`
+	Species    []*scope.Species   `json:"species"`
+}
+
+type readingsBody struct {
+	Readings []scope.Reading `json:"readings" maxItems:"50"`
+}
+
+func (s *Server) scopeRoutes() {
+	get(s, "slide-key", "scope", "/scope/key", "The slide key: characters and species", func(context.Context, *none) (slideKey, error) {
+		k := s.desk.Base().SlideKey
+		return slideKey{k.Groups(), k.Characters, k.Species}, nil
+	})
+	ask(s, "identify", "scope", "/scope/identify", "Weigh the species of the key by what was seen on a slide", func(ctx context.Context, in *struct{ Body desk.KeyInput }) (desk.KeyAnswer, error) {
+		return s.desk.Key(ctx, in.Body)
+	})
+	ask(s, "ratio", "scope", "/scope/ratio", "Two lengths measured in turn against the line of a key", func(_ context.Context, in *struct{ Body scope.RatioRequest }) (scope.Ratio, error) {
+		return scope.Compare(in.Body)
+	})
+	ask(s, "reticle", "scope", "/scope/reticle", "What one eyepiece division is long", func(_ context.Context, in *struct{ Body readingsBody }) (scope.Factor, error) {
+		return scope.Calibrate(in.Body.Readings)
+	})
+	ask(s, "photo-scale", "scope", "/scope/photo", "Lengths and areas on a picture by a known length in it", func(_ context.Context, in *struct{ Body scope.PhotoRequest }) (scope.PhotoScale, error) {
+		return scope.Measure(in.Body)
+	})
+	huma.Register(s.reading(), huma.Operation{OperationID: "calibrations", Method: http.MethodGet, Path: "/scope/calibrations", Summary: "What this person's microscopes are calibrated to", Tags: []string{"scope"}},
+		func(ctx context.Context, _ *none) (*out[[]house.Calibration], error) {
+			c, v, err := s.desk.House.Calibrations(ctx, who(ctx).ID)
+			return versioned(c, v), answer(s.log, err)
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "calibrate", Method: http.MethodPut, Path: "/scope/calibrations", Summary: "Keep a calibration of a microscope, or drop it", Tags: []string{"scope"}},
+		func(ctx context.Context, in *struct {
+			IfMatch string `header:"If-Match"`
+			Body    house.NewCalibration
+		}) (*out[[]house.Calibration], error) {
+			from, err := version(in.IfMatch)
+			if err != nil {
+				return nil, err
+			}
+			if err := s.desk.House.Calibrate(ctx, who(ctx), in.Body, from); err != nil {
+				return nil, answer(s.log, err)
+			}
+			c, v, err := s.desk.House.Calibrations(ctx, who(ctx).ID)
+			return versioned(c, v), answer(s.log, err)
+		})
+}
