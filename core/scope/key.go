@@ -34,7 +34,7 @@ type SlideState struct {
 // MeasuredRatio is two lengths read under one objective, and where keys divide.
 type MeasuredRatio struct {
 	A    string  `json:"a" yaml:"a"`
-	B    string  `json:"b" yaml:"b"`
+	B    string  `json:"b" yaml:"b" doc:"empty where a length in µm is measured and no ratio"`
 	Line float64 `json:"line" yaml:"line"`
 }
 
@@ -358,7 +358,7 @@ func (k Key) couplet(c *Character, p []float64) Couplet {
 		sort.SliceStable(order, func(i, j int) bool { return q[order[i]] > q[order[j]] })
 		for _, i := range order {
 			switch {
-			case q[i] < .03:
+			case q[i] < .06:
 			case len(at.Species) < 6:
 				at.Species = append(at.Species, k.Species[i].Name)
 			default:
@@ -423,7 +423,7 @@ func (a *Keyed) say(k Key, seen []Seen, hosts []string) {
 	if len(seen) >= leastSeen && len(lead.Against) > 1 {
 		a.Notes = append(a.Notes, fmt.Sprintf("Even what leads differs in %d characters: it may be none of these species, or not of this group.", len(lead.Against)))
 	}
-	if len(hosts) > 0 && len(seen) > 0 && !lead.OnHost {
+	if len(hosts) > 0 && lead.P >= .5 && !lead.OnHost {
 		a.Notes = append(a.Notes, fmt.Sprintf("%s is not usually met on this plant; look once more at what decided it.", lead.Name))
 	}
 }

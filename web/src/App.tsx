@@ -16,6 +16,7 @@ import { Toasts } from './ui/toast';
 
 const Bench = lazy(() => import('./bench/Bench'));
 const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
+const Scope = lazy(() => import('./scope/Scope'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
 
@@ -124,6 +125,8 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/bench/:id" element={<Bench />} />
               <Route path="/bench/:id/:step" element={<Bench />} />
               <Route path="/mixing" element={<MixingShelf />} />
+              <Route path="/scope" element={<Scope />} />
+              <Route path="/scope/:table" element={<Scope />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />
               <Route path="/house" element={<House />} />

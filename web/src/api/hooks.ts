@@ -25,7 +25,7 @@ export const useToday = () =>
   useQuery({ queryKey: ['today'], queryFn: () => take(api.GET('/api/v1/today')), refetchInterval: 30_000 });
 
 /** What is kept under a version that a change of it has to send back. */
-async function versioned<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>) {
+export async function versioned<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>) {
   let version = '0';
   const body = await take<T>(
     call.then((r) => {

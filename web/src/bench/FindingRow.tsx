@@ -1,3 +1,4 @@
+import { Link } from 'react-router';
 import type { Finding } from '../api/client';
 import { arrows } from '../ui/bits';
 import { answerKeys } from './topics';
@@ -47,6 +48,14 @@ export function FindingRow({ s, f, i }: { s: LookState; f: Finding; i: number })
           {f.hint ? ` · ${f.hint}` : ''}
           {doubt && sure[doubt]}
           {told && <b> · told, not seen: weak</b>}
+          {f.where === 'slide' && (
+            <>
+              {' · '}
+              <Link to={`/scope?case=${s.id}&finding=${f.id}`} data-measure={f.id}>
+                at the scope
+              </Link>
+            </>
+          )}
         </small>
       </span>
       <States s={s} f={f} wide={wide} stop={stop} keys={i === s.at} onPick={() => s.setAt(i)} />

@@ -227,6 +227,7 @@ export function useLookState(view: View) {
     { key: 'y', does: 'sure', hidden: true, run: () => sureness('sure') },
   ]);
   return {
+    id: view.id,
     part,
     under,
     say,

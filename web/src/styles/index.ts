@@ -7,4 +7,5 @@ import './finding.css';
 import './page.css';
 import './plates.css';
 import './shelf.css';
+import './scope.css';
 import './media.css';

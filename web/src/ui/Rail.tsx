@@ -6,6 +6,12 @@ import { useSession } from '../api/hooks';
 export const rooms = [
   { digit: '1', name: 'Counter', to: '/', d: 'M3 19h20M5 19V9h16v10M9 9c0-3 1-4 4-4s4 1 4 4M13 3v2' },
   { digit: '2', name: 'Bench', to: '/bench', d: 'M3 11h20M6 11v10M20 11v10M8 11c0-5 2-7 5-7s5 2 5 7M13 4v7' },
+  {
+    digit: '3',
+    name: 'Scope',
+    to: '/scope',
+    d: 'M10 4h4l1 9h-6zM12 13v3M6 22h14M9 22c-3-6-1-9 3-9 6 0 8 5 5 9M8 16h8',
+  },
   { digit: '4', name: 'Mixing shelf', to: '/mixing', d: 'M9 8h8l2 13H7zM11 8V5h4v3M15 5h5l2 3M8.4 14h9.4' },
   {
     digit: '7',

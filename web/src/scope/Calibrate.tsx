@@ -1,0 +1,183 @@
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import type { S } from '../api/client';
+import { useCalibrate, useCalibrations, useReticle } from '../api/scope';
+import { Chips, shortDay, Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
+
+type Row = { divisions: string; micrometres: string };
+type Form = { microscope: string; objective: string; rows: Row[] };
+const blank: Row = { divisions: '', micrometres: '' };
+const empty: Form = { microscope: 'bench microscope', objective: '40x', rows: [blank, blank, blank] };
+const objectives = ['4x', '10x', '40x', '100x'];
+
+const number = (s: string) => Number(s.trim().replace(',', '.'));
+const asked = (rows: Row[]): S['Reading'][] =>
+  rows
+    .filter((r) => r.divisions.trim() && r.micrometres.trim())
+    .map((r) => ({ divisions: number(r.divisions), micrometres: number(r.micrometres) }));
+
+/** What one division of the eyepiece is long, against a stage micrometer; kept per microscope, objective and person. */
+export function Calibrate() {
+  const [form, set] = useDraft<Form>('calibrate', empty);
+  const readings = asked(form.rows);
+  const sound = readings.every((r) => Number.isFinite(r.divisions) && Number.isFinite(r.micrometres));
+  const factor = useReticle(sound ? readings : []);
+  const keep = useCalibrate();
+  const row = (i: number, patch: Partial<Row>) =>
+    set((f) => {
+      const rows = f.rows.map((r, k) => (k === i ? { ...r, ...patch } : r));
+      const last = rows.at(-1);
+      return { ...f, rows: last?.divisions && last.micrometres && rows.length < 12 ? [...rows, blank] : rows };
+    });
+  return (
+    <div className="two asked-and-answered">
+      <form
+        className="sheet pad stack"
+        onSubmit={(e) => {
+          e.preventDefault();
+          keep.mutate({ microscope: form.microscope, objective: form.objective, readings });
+        }}
+      >
+        <TextField
+          label="Microscope"
+          value={form.microscope}
+          onChange={(e) => set((f) => ({ ...f, microscope: e.target.value }))}
+          name="microscope"
+        />
+        <Chips
+          label="Objective, as it is marked"
+          options={objectives.map((id) => ({ id, name: id }))}
+          value={[form.objective]}
+          onChange={(v) => set((f) => ({ ...f, objective: v[0] ?? '40x' }))}
+        />
+        <fieldset>
+          <legend>Divisions of the eyepiece laid over the stage micrometer; repeat, moving the slide between</legend>
+          {form.rows.map((r, i) => (
+            <div className="halves" key={i}>
+              <TextField
+                label={`${i + 1}. divisions`}
+                value={r.divisions}
+                onChange={(e) => row(i, { divisions: e.target.value })}
+                name={`divisions-${i}`}
+                slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+              />
+              <TextField
+                label="over µm"
+                value={r.micrometres}
+                onChange={(e) => row(i, { micrometres: e.target.value })}
+                name={`micrometres-${i}`}
+                slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+              />
+            </div>
+          ))}
+        </fieldset>
+        <Trouble of={keep.error} />
+        <Button
+          type="submit"
+          variant="contained"
+          className="primary"
+          disabled={!factor.data || !!factor.error || !readings.length || keep.isPending}
+          data-do="keep-calibration"
+        >
+          Keep it for {form.objective}
+        </Button>
+      </form>
+      <div className="stack">
+        <div className="sheet pad stack">
+          <h2>One division</h2>
+          {factor.error ? (
+            <Trouble of={factor.error} />
+          ) : readings.length && factor.data ? (
+            <>
+              <p className="num" style={{ fontSize: 26 }} data-factor={factor.data.perDivision.toFixed(4)}>
+                {factor.data.perDivision.toFixed(3)} µm
+              </p>
+              <p>
+                95 in 100: {factor.data.low.toFixed(3)} to {factor.data.high.toFixed(3)} µm
+                {readings.length > 1 && `; repeats lie ${(100 * factor.data.spread).toFixed(1)} in 100 apart`}
+              </p>
+              {factor.data.warnings.map((w) => (
+                <div key={w} className="notice">
+                  {w}
+                </div>
+              ))}
+            </>
+          ) : (
+            <Scales />
+          )}
+        </div>
+        <Kept onDrop={(c) => keep.mutate({ microscope: c.microscope, objective: c.objective, readings: [] })} />
+      </div>
+    </div>
+  );
+}
+
+/** The two scales as they are seen one over the other. */
+function Scales() {
+  return (
+    <svg
+      viewBox="0 0 420 120"
+      role="img"
+      aria-label="The eyepiece scale laid over the stage micrometer"
+      style={{ width: '100%' }}
+    >
+      {Array.from({ length: 41 }, (_, i) => (
+        <path
+          key={i}
+          d={`M${10 + i * 10} ${20 + (i % 10 ? 10 : 0)} V46`}
+          stroke="var(--ink)"
+          strokeWidth={i % 10 ? 1 : 2}
+        />
+      ))}
+      {Array.from({ length: 17 }, (_, i) => (
+        <path key={i} d={`M${10 + i * 24.6} 60 V${i % 4 ? 82 : 92}`} stroke="var(--pond)" strokeWidth="2" />
+      ))}
+      <text x="10" y="14" fontSize="13" fill="var(--ink)">
+        eyepiece: count divisions
+      </text>
+      <text x="10" y="112" fontSize="13" fill="var(--pond)">
+        stage micrometer: read µm, usually 10 between lines
+      </text>
+    </svg>
+  );
+}
+
+function Kept({ onDrop }: { onDrop: (c: S['Calibration']) => void }) {
+  const { data, error } = useCalibrations();
+  return (
+    <div className="sheet pad stack" data-calibrations={data?.list.length ?? 0}>
+      <h2>Kept for you</h2>
+      <Trouble of={error} />
+      {data?.list.length === 0 && <p className="quiet">Nothing yet. Ratios need none; lengths in µm do.</p>}
+      {(data?.list.length ?? 0) > 0 && (
+        <table className="lines">
+          <tbody>
+            {data?.list.map((c) => (
+              <tr key={c.microscope + c.objective + c.unit}>
+                <th scope="row">
+                  {c.microscope}, {c.objective}
+                </th>
+                <td className="num">{c.factor.perDivision.toFixed(3)} µm</td>
+                <td>
+                  {shortDay(c.at)}
+                  {c.old && <small style={{ display: 'block' }}>{c.old}</small>}
+                </td>
+                <td>
+                  <button
+                    type="button"
+                    className="plain"
+                    style={{ textDecoration: 'underline' }}
+                    onClick={() => onDrop(c)}
+                  >
+                    drop
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,61 @@
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useCase, useSession } from '../api/hooks';
+import { useSlideKey } from '../api/scope';
+import { KeyLine, useKeys } from '../ui/keys';
+import { Calibrate } from './Calibrate';
+import { Measure } from './Measure';
+import { SlideKey } from './SlideKey';
+
+const tables = [
+  { id: 'key', name: 'Slide key', key: 'k', pane: SlideKey },
+  { id: 'ratio', name: 'Ratio', key: 'm', pane: Measure },
+  { id: 'calibrate', name: 'Calibrate', key: 'c', pane: Calibrate },
+];
+
+/** The microscope's room: a slide key, ratios measured in turn, and what a division is long. */
+export default function Scope() {
+  const { table } = useParams();
+  const [params] = useSearchParams();
+  const { data: key } = useSlideKey();
+  // A line of the Look step leads to where it is answered: a ratio is measured, the rest is seen.
+  const asked = key?.characters.find((c) => c.looks?.finding === params.get('finding'));
+  const session = useSession();
+  const go = useNavigate();
+  const id = params.get('case') ?? '';
+  const { data: view } = useCase(id);
+  const query = params.toString() ? `?${params}` : '';
+  const at = tables.find((t) => t.id === (table ?? (asked?.measure ? 'ratio' : 'key'))) ?? tables[0];
+  useKeys(tables.map((t) => ({ key: t.key, does: t.name.toLowerCase(), run: () => go(`/scope/${t.id}${query}`) })));
+  const Pane = at?.pane ?? SlideKey;
+  return (
+    <>
+      <main id="room" className="scoperoom">
+        <div className="row mid">
+          <h1>Scope</h1>
+          {view && (
+            <span>
+              for <b>{view.number}</b> {view.intake.plant}{' '}
+              <Link to={`/bench/${view.id}/look`} data-back>
+                back to its looks
+              </Link>
+            </span>
+          )}
+        </div>
+        <nav className="steps" aria-label="Tables of the scope">
+          {tables.map((t) => (
+            <Link
+              key={t.id}
+              to={`/scope/${t.id}${query}`}
+              className={t.id === at?.id ? 'step on' : 'step'}
+              aria-current={t.id === at?.id ? 'page' : undefined}
+            >
+              {t.name}
+            </Link>
+          ))}
+        </nav>
+        <Pane view={view} />
+      </main>
+      <KeyLine end={session.data?.person.name} />
+    </>
+  );
+}
