@@ -18,15 +18,16 @@ var outside = []string{"net", "os", "log", "database", "io/fs", "math/rand", "cr
 
 // arrows between the rooms: what each may lean on. Nothing runs back up.
 var arrows = map[string][]string{
-	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/demo", "internal/desk", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store"},
-	"internal/httpapi":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber"},
+	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/camera", "internal/demo", "internal/desk", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store"},
+	"internal/httpapi":           {"core", "internal/camera", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber"},
 	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people"},
 	"internal/desk":              {"core", "internal/casefile", "internal/handout", "internal/house", "internal/people", "internal/photo", "internal/store"},
 	"internal/handout":           {"core", "internal/casefile", "internal/house"},
-	"internal/house":             {"core", "internal/people", "internal/store"},
+	"internal/house":             {"core", "internal/camera", "internal/people", "internal/store"},
 	"internal/people":            {"core", "internal/store"},
 	"internal/casefile":          {"core"},
 	"internal/calc":              {"core"},
+	"internal/camera":            {"core"},
 	"internal/photo":             {"core"},
 	"internal/simulated":         {"core"},
 	"internal/store":             {},

@@ -16,6 +16,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
@@ -114,6 +115,10 @@ func serve(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options) er
 }
 
 func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, hello string) error {
+	opts.Camera = camera.New(simulated.NewScopeCamera(o.desk.Base().SlideKey), func(ctx context.Context) (string, error) {
+		id, _, err := o.desk.House.Identity(ctx)
+		return id.ScopeCamera, err
+	})
 	s := httpapi.New(o.desk, o.people, opts)
 	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
 	return s.Serve(cmd.Context(), ln)

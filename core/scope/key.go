@@ -19,7 +19,7 @@ type Character struct {
 	Term    string         `json:"term" yaml:"term" doc:"the field's own word"`
 	Hint    string         `json:"hint" yaml:"hint"`
 	Spot    string         `json:"spot" yaml:"spot" doc:"where on the drawing of the group it lies"`
-	States  []SlideState        `json:"states,omitempty" yaml:"states"`
+	States  []SlideState   `json:"states,omitempty" yaml:"states"`
 	Measure *MeasuredRatio `json:"measure,omitempty" yaml:"measure"`
 	Looks   *Looks         `json:"looks,omitempty" yaml:"looks"`
 	From    string         `json:"from,omitempty" yaml:"-"`

@@ -6,6 +6,7 @@ import (
 	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/dosage"
+	"botanik/core/scope"
 )
 
 // Treated is something that was put on the plant before it came here.
@@ -156,4 +157,14 @@ type Photo struct {
 	Height int       `json:"height"`
 	By     string    `json:"by"`
 	At     time.Time `json:"at"`
+
+	Marks *Marks `json:"marks,omitempty" doc:"what was measured on it"`
+}
+
+// Marks are what was measured on a picture, kept with it.
+type Marks struct {
+	Asked scope.PhotoRequest `json:"asked"`
+	Found scope.PhotoScale   `json:"found"`
+	By    string             `json:"by"`
+	At    time.Time          `json:"at"`
 }

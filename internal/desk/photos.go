@@ -1,6 +1,7 @@
 package desk
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"slices"
@@ -8,6 +9,7 @@ import (
 	"unicode"
 
 	"botanik/core/fault"
+	"botanik/core/scope"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/photo"
@@ -96,4 +98,30 @@ func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error)
 	}
 	p, err := s.Store.Photo(ctx, id, photoID)
 	return p.JPEG, err
+}
+
+// MarkPhoto keeps what was measured on a picture with it; nil takes the marks away.
+func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int, photoID string, asked *scope.PhotoRequest) (View, error) {
+	return s.change(ctx, who, id, from, "photo", func(m house.Moment, c *Case) (string, error) {
+		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
+		if at < 0 {
+			return "", ErrNotFound
+		}
+		c.Photos = slices.Clone(c.Photos)
+		p := &c.Photos[at]
+		if asked == nil {
+			p.Marks = nil
+			return "marks taken off " + p.Name, nil
+		}
+		found, err := scope.Measure(*asked)
+		if err != nil {
+			return "", err
+		}
+		p.Marks = &casefile.Marks{Asked: *asked, Found: found, By: who.Name, At: m.Now}
+		said := []string{}
+		for _, x := range slices.Concat(found.Lines, found.Areas) {
+			said = append(said, x.Text)
+		}
+		return "measured on " + p.Name + ": " + cmp.Or(strings.Join(said, ", "), "its scale"), nil
+	})
 }

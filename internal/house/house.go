@@ -15,6 +15,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/weather"
+	"botanik/internal/camera"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
@@ -96,6 +97,8 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 			l.Add(f.name, "is empty", f.mend)
 		}
 	}
+	id.ScopeCamera = humanise.Line(id.ScopeCamera)
+	l.AddErr("", camera.Address(id.ScopeCamera))
 	id.Place, id.Reach = humanise.Line(id.Place), humanise.Line(id.Reach)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
@@ -231,4 +234,6 @@ type Identity struct {
 	Reach     string  `json:"reach,omitempty" maxLength:"200" doc:"how a grower reaches the desk: telephone, hours; it stands on every page"`
 	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
 	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
+
+	ScopeCamera string `json:"scopeCamera,omitempty" maxLength:"200" doc:"address of the microscope camera's bridge; empty for the simulated one"`
 }

@@ -18,6 +18,7 @@ import (
 	"time"
 
 	"botanik/herbarium"
+	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
@@ -78,6 +79,10 @@ func newDeskWith(t *testing.T, opts httpapi.Options) *client {
 	t.Cleanup(func() { _ = st.Close() })
 	d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return clock })
 	p := people.New(st, func() time.Time { return clock })
+	opts.Camera = camera.New(simulated.NewScopeCamera(d.Base().SlideKey), func(ctx context.Context) (string, error) {
+		id, _, err := d.House.Identity(ctx)
+		return id.ScopeCamera, err
+	})
 	return &client{t: t, d: d, p: p, dir: dir, now: &clock, s: httpapi.New(d, p, opts)}
 }
 

@@ -54,6 +54,10 @@ func TestExamples(t *testing.T) {
 	ask("ratio", "/api/v1/scope/ratio", map[string]any{"a": []any{12, 12.5}, "b": []any{10, 10.5}, "line": 1})
 	ask("reticle", "/api/v1/scope/reticle", map[string]any{"readings": []any{map[string]any{"divisions": 98, "micrometres": 245}}})
 	ask("photo-scale", "/api/v1/scope/photo", map[string]any{"known": []any{map[string]any{"x": 100, "y": 100}, map[string]any{"x": 300, "y": 100}}, "millimetres": 10, "lines": []any{[]any{map[string]any{"x": 10, "y": 10}, map[string]any{"x": 110, "y": 10}}}})
+	read("camera", "/api/v1/scope/camera")
+	move := map[string]any{"slide": "3"}
+	keep("set-camera", move, o.call("PUT", "/api/v1/scope/camera", move), 200)
+	read("camera-frame", "/api/v1/scope/camera/frame")
 	read("calibrations", "/api/v1/scope/calibrations")
 	cal := map[string]any{"microscope": "bench compound", "objective": "40x", "readings": []any{map[string]any{"divisions": 98, "micrometres": 245}}}
 	keep("calibrate", cal, o.call("PUT", "/api/v1/scope/calibrations", cal, "If-Match", `"0"`), 200)
@@ -79,6 +83,8 @@ func TestExamples(t *testing.T) {
 	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
 	pic := o.call("POST", at+"/photos?name=leaf.png", aPicture(t), "Content-Type", "application/octet-stream", "If-Match", v.Header.Get("ETag"))
 	v = keep("add-photo", nil, pic, 200)
+	marks := map[string]any{"marks": map[string]any{"known": []any{map[string]any{"x": 10, "y": 10}, map[string]any{"x": 210, "y": 10}}, "millimetres": 20, "lines": []any{[]any{map[string]any{"x": 10, "y": 20}, map[string]any{"x": 60, "y": 20}}}}}
+	v = keep("mark-photo", marks, o.call("PUT", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string)+"/marks", marks, "If-Match", v.Header.Get("ETag")), 200)
 	v = keep("drop-photo", nil, o.call("DELETE", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string), nil, "If-Match", v.Header.Get("ETag")), 200)
 	wren := c.signIn("wren")
 	v = wren.call("PUT", at+"/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"}, "If-Match", v.Header.Get("ETag"))

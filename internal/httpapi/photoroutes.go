@@ -5,6 +5,7 @@ import (
 	"net/http"
 	"time"
 
+	"botanik/core/scope"
 	"botanik/internal/desk"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -47,6 +48,25 @@ func (s *Server) photoRoutes() {
 				return nil, err
 			}
 			v, err := s.desk.DropPhoto(ctx, who(ctx), in.ID, from, in.Photo)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return versioned(v, v.Version), nil
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}},
+		func(ctx context.Context, in *struct {
+			ID      string `path:"id" maxLength:"40"`
+			Photo   string `path:"photo" maxLength:"40"`
+			IfMatch string `header:"If-Match"`
+			Body    struct {
+				Marks *scope.PhotoRequest `json:"marks,omitempty" doc:"left out takes them away"`
+			}
+		}) (*out[desk.View], error) {
+			from, err := version(in.IfMatch)
+			if err != nil {
+				return nil, err
+			}
+			v, err := s.desk.MarkPhoto(ctx, who(ctx), in.ID, from, in.Photo, in.Body.Marks)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

@@ -4,7 +4,9 @@ import (
 	"context"
 	"net/http"
 
+	"botanik/core/fault"
 	"botanik/core/scope"
+	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/house"
 
@@ -39,6 +41,7 @@ func (s *Server) scopeRoutes() {
 	ask(s, "photo-scale", "scope", "/scope/photo", "Lengths and areas on a picture by a known length in it", func(_ context.Context, in *struct{ Body scope.PhotoRequest }) (scope.PhotoScale, error) {
 		return scope.Measure(in.Body)
 	})
+	s.cameraRoutes()
 	huma.Register(s.reading(), huma.Operation{OperationID: "calibrations", Method: http.MethodGet, Path: "/scope/calibrations", Summary: "What this person's microscopes are calibrated to", Tags: []string{"scope"}},
 		func(ctx context.Context, _ *none) (*out[[]house.Calibration], error) {
 			c, v, err := s.desk.House.Calibrations(ctx, who(ctx).ID)
@@ -58,5 +61,41 @@ func (s *Server) scopeRoutes() {
 			}
 			c, v, err := s.desk.House.Calibrations(ctx, who(ctx).ID)
 			return versioned(c, v), answer(s.log, err)
+		})
+}
+
+// frame is one picture of the microscope's camera.
+type frame struct {
+	Type      string `header:"Content-Type"`
+	Cache     string `header:"Cache-Control"`
+	Objective string `header:"X-Objective"`
+	Body      []byte
+}
+
+func (s *Server) cameraRoutes() {
+	noCamera := fault.New("camera", "is not connected to this desk", "measure by eye, or on a picture")
+	get(s, "camera", "scope", "/scope/camera", "What the microscope's camera says of itself", func(ctx context.Context, _ *none) (camera.State, error) {
+		if s.opts.Camera == nil {
+			return camera.State{}, noCamera
+		}
+		return s.opts.Camera.State(ctx)
+	})
+	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera", func(ctx context.Context, in *struct{ Body camera.Change }) (camera.State, error) {
+		if s.opts.Camera == nil {
+			return camera.State{}, noCamera
+		}
+		return s.opts.Camera.Set(ctx, in.Body)
+	})
+	huma.Register(s.reading(), huma.Operation{OperationID: "camera-frame", Method: http.MethodGet, Path: "/scope/camera/frame", Summary: "One frame of the camera, as JPEG", Tags: []string{"scope"},
+		Responses: map[string]*huma.Response{"200": {Description: "the frame", Content: map[string]*huma.MediaType{"image/jpeg": {}}}}},
+		func(ctx context.Context, _ *none) (*frame, error) {
+			if s.opts.Camera == nil {
+				return nil, answer(s.log, noCamera)
+			}
+			f, err := s.opts.Camera.Frame(ctx)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return &frame{"image/jpeg", "no-store", f.Objective, f.JPEG}, nil
 		})
 }

@@ -18,6 +18,7 @@ import (
 	"sync/atomic"
 	"time"
 
+	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
 	"botanik/internal/people"
@@ -49,6 +50,7 @@ type Options struct {
 	Log     *slog.Logger   // never nil
 	Proxies []netip.Prefix // whose X-Forwarded-For and -Proto are believed
 	HTTPS   bool           // people come by https: cookies only there, HSTS
+	Camera  *camera.Client // of the microscope; nil when there is none
 }
 
 // Server is the API and the page over one desk.
