@@ -18,24 +18,24 @@ import (
 	"botanik/core/fault"
 )
 
-// State is what a camera says of itself.
-type State struct {
-	Kind       string   `json:"kind" doc:"what it is, in a few words"`
-	Objective  string   `json:"objective"`
-	Objectives []string `json:"objectives"`
-	Exposure   float64  `json:"exposure" doc:"1 is as it should be"`
-	Slide      string   `json:"slide,omitempty"`
-	Slides     []Slide  `json:"slides" doc:"what lies on the tray, where it has one"`
+// Device is what a camera says of itself.
+type Device struct {
+	Kind       string        `json:"kind" doc:"what it is, in a few words"`
+	Objective  string        `json:"objective"`
+	Objectives []string      `json:"objectives"`
+	Exposure   float64       `json:"exposure" doc:"1 is as it should be"`
+	Slide      string        `json:"slide,omitempty"`
+	Slides     []DeviceSlide `json:"slides" doc:"what lies on the tray, where it has one"`
 }
 
-// Slide is one slide on the tray.
-type Slide struct {
+// DeviceSlide is one slide on the tray.
+type DeviceSlide struct {
 	ID   string `json:"id"`
 	Name string `json:"name"`
 }
 
-// Change is what of the state is to be set; what is left out stays.
-type Change struct {
+// DeviceChange is what of the state is to be set; what is left out stays.
+type DeviceChange struct {
 	Objective string  `json:"objective,omitempty" maxLength:"20"`
 	Exposure  float64 `json:"exposure,omitempty" minimum:"0" maximum:"8"`
 	Slide     string  `json:"slide,omitempty" maxLength:"60"`
@@ -75,27 +75,27 @@ func Address(s string) error {
 }
 
 // State of the camera.
-func (c *Client) State(ctx context.Context) (State, error) {
+func (c *Client) State(ctx context.Context) (Device, error) {
 	return c.state(ctx, http.MethodGet, nil)
 }
 
 // Set changes objective, exposure or slide. What the camera refuses is named camera.
-func (c *Client) Set(ctx context.Context, in Change) (State, error) {
+func (c *Client) Set(ctx context.Context, in DeviceChange) (Device, error) {
 	raw, err := json.Marshal(in)
 	if err != nil {
-		return State{}, err
+		return Device{}, err
 	}
 	return c.state(ctx, http.MethodPut, raw)
 }
 
-func (c *Client) state(ctx context.Context, method string, body []byte) (State, error) {
+func (c *Client) state(ctx context.Context, method string, body []byte) (Device, error) {
 	raw, _, err := c.ask(ctx, method, "/state", body, mostJSON)
 	if err != nil {
-		return State{}, err
+		return Device{}, err
 	}
-	out := State{Objectives: []string{}, Slides: []Slide{}}
+	out := Device{Objectives: []string{}, Slides: []DeviceSlide{}}
 	if json.Unmarshal(raw, &out) != nil {
-		return State{}, fault.New("camera", "did not answer with its state", "see docs/scope-camera.md for what a bridge has to say")
+		return Device{}, fault.New("camera", "did not answer with its state", "see docs/scope-camera.md for what a bridge has to say")
 	}
 	return out, nil
 }

@@ -74,15 +74,15 @@ type frame struct {
 
 func (s *Server) cameraRoutes() {
 	noCamera := fault.New("camera", "is not connected to this desk", "measure by eye, or on a picture")
-	get(s, "camera", "scope", "/scope/camera", "What the microscope's camera says of itself", func(ctx context.Context, _ *none) (camera.State, error) {
+	get(s, "camera", "scope", "/scope/camera", "What the microscope's camera says of itself", func(ctx context.Context, _ *none) (camera.Device, error) {
 		if s.opts.Camera == nil {
-			return camera.State{}, noCamera
+			return camera.Device{}, noCamera
 		}
 		return s.opts.Camera.State(ctx)
 	})
-	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera", func(ctx context.Context, in *struct{ Body camera.Change }) (camera.State, error) {
+	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera", func(ctx context.Context, in *struct{ Body camera.DeviceChange }) (camera.Device, error) {
 		if s.opts.Camera == nil {
-			return camera.State{}, noCamera
+			return camera.Device{}, noCamera
 		}
 		return s.opts.Camera.Set(ctx, in.Body)
 	})

@@ -332,6 +332,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/photos/{photo}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep what was measured on a picture
+         * @description Keep what was measured on a picture. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["mark-photo"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/plan-days": {
         parameters: {
             query?: never;
@@ -801,6 +821,50 @@ export interface paths {
          * @description Keep a calibration of a microscope, or drop it. Needs a session and its token; what carries a version is changed with If-Match.
          */
         put: operations["calibrate"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/camera": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What the microscope's camera says of itself
+         * @description What the microscope's camera says of itself. Needs a session.
+         */
+        get: operations["camera"];
+        /**
+         * Set objective, exposure or slide of the camera
+         * @description Set objective, exposure or slide of the camera. Needs a session and its token.
+         */
+        put: operations["set-camera"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/scope/camera/frame": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One frame of the camera, as JPEG
+         * @description One frame of the camera, as JPEG. Needs a session.
+         */
+        get: operations["camera-frame"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -1467,6 +1531,30 @@ export interface components {
             pressure: string;
             why: string[];
         };
+        Device: {
+            /**
+             * Format: double
+             * @description 1 is as it should be
+             */
+            exposure: number;
+            /** @description what it is, in a few words */
+            kind: string;
+            objective: string;
+            objectives: string[];
+            slide?: string;
+            /** @description what lies on the tray, where it has one */
+            slides: components["schemas"]["DeviceSlide"][];
+        };
+        DeviceChange: {
+            /** Format: double */
+            exposure?: number;
+            objective?: string;
+            slide?: string;
+        };
+        DeviceSlide: {
+            id: string;
+            name: string;
+        };
         Dose: {
             /** Format: double */
             amount: number;
@@ -1666,6 +1754,8 @@ export interface components {
             place: string;
             /** @description how a grower reaches the desk: telephone, hours; it stands on every page */
             reach?: string;
+            /** @description address of the microscope camera's bridge; empty for the simulated one */
+            scopeCamera?: string;
             /**
              * @description kitchen spoons offered first
              * @enum {string}
@@ -1892,6 +1982,17 @@ export interface components {
             rate: string;
             /** Format: double */
             share: number;
+        };
+        "Mark-photoRequest": {
+            /** @description left out takes them away */
+            marks?: components["schemas"]["PhotoRequest"];
+        };
+        Marks: {
+            asked: components["schemas"]["PhotoRequest"];
+            /** Format: date-time */
+            at: string;
+            by: string;
+            found: components["schemas"]["PhotoScale"];
         };
         Match: {
             /** @description strong, usual or weak on the plant asked about */
@@ -2123,6 +2224,8 @@ export interface components {
             /** Format: int64 */
             height: number;
             id: string;
+            /** @description what was measured on it */
+            marks?: components["schemas"]["Marks"];
             name: string;
             /** Format: int64 */
             width: number;
@@ -3313,7 +3416,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBKVzU1Wkc5VzNYNU5aOU5Z"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBLN1REMzVDSFRIQUhHWFhW"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3740,23 +3843,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3784,11 +3887,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3820,7 +3923,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 10
+                     *       "version": 11
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -4150,23 +4253,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4194,11 +4297,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4225,7 +4328,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 18
+                     *       "version": 19
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -4536,7 +4639,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 14
+                     *       "version": 15
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -5175,7 +5278,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 16
+                     *       "version": 17
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -5573,7 +5676,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 15
+                     *       "version": 16
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -5662,7 +5765,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5675,20 +5778,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 71, not in this book 9",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.7133993723982462
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5700,7 +5803,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -5709,11 +5812,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6141,23 +6244,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6185,11 +6288,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6230,7 +6333,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 13
+                     *       "version": 14
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -6639,6 +6742,263 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 7
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "mark-photo": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read, from its ETag */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+                /** @description id of the picture */
+                photo: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "marks": {
+                 *         "known": [
+                 *           {
+                 *             "x": 10,
+                 *             "y": 10
+                 *           },
+                 *           {
+                 *             "x": 210,
+                 *             "y": 10
+                 *           }
+                 *         ],
+                 *         "lines": [
+                 *           [
+                 *             {
+                 *               "x": 10,
+                 *               "y": 20
+                 *             },
+                 *             {
+                 *               "x": 60,
+                 *               "y": 20
+                 *             }
+                 *           ]
+                 *         ],
+                 *         "millimetres": 20
+                 *       }
+                 *     }
+                 */
+                "application/json": components["schemas"]["Mark-photoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "certainty": 0.15,
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mayUndo": "measured on leaf.png: 5.0 ± 0.2 mm",
+                     *       "number": "26-0027",
+                     *       "photos": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "height": 20,
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "marks": {
+                     *             "asked": {
+                     *               "known": [
+                     *                 {
+                     *                   "x": 10,
+                     *                   "y": 10
+                     *                 }
+                     *               ],
+                     *               "lines": [
+                     *                 [
+                     *                   {
+                     *                     "x": 10,
+                     *                     "y": 20
+                     *                   }
+                     *                 ]
+                     *               ],
+                     *               "millimetres": 20
+                     *             },
+                     *             "at": "2026-07-11T13:00:00Z",
+                     *             "by": "Odile",
+                     *             "found": {
+                     *               "areas": [],
+                     *               "lines": [
+                     *                 {
+                     *                   "sd": 0.2186606960566988,
+                     *                   "text": "5.0 ± 0.2 mm",
+                     *                   "value": 5
+                     *                 }
+                     *               ],
+                     *               "mmPerPixel": 0.1,
+                     *               "sd": 0.0010606601717798214,
+                     *               "warnings": []
+                     *             }
+                     *           },
+                     *           "name": "leaf.png",
+                     *           "width": 30
+                     *         }
+                     *       ],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 10.152663639194973,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.44589130808494026,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "mustLook": [
+                     *           {
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
+                     *           }
+                     *         ],
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.6349657329650799,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.9355193573586282
+                     *               }
+                     *             ],
+                     *             "score": 0.5105098576403806
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "one": true,
+                     *             "p": 0.4459607920514918
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "flecks"
+                     *         ],
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 10.152663639194973,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.08357917383462281
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "No cause holds 60 in 100 yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
+                     *       "stage": "bench",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
                      *       "version": 6
                      *     }
                      */
@@ -6941,7 +7301,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 12
+                     *       "version": 13
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -7240,7 +7600,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 19
+                     *       "version": 20
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -7436,7 +7796,7 @@ export interface operations {
                      *         "p": 0.44589130808494026,
                      *         "reviewedBy": "Odile"
                      *       },
-                     *       "version": 8
+                     *       "version": 9
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -7739,7 +8099,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 17
+                     *       "version": 18
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -7906,23 +8266,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7950,11 +8310,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7989,7 +8349,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 11
+                     *       "version": 12
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -8406,23 +8766,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 94",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.9355193573586282
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8450,11 +8810,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8486,7 +8846,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0.44589130808494026
                      *       },
-                     *       "version": 9
+                     *       "version": 10
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -9635,6 +9995,133 @@ export interface operations {
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
             507: components["responses"]["Problem"];
+        };
+    };
+    camera: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "exposure": 1,
+                     *       "kind": "simulated camera",
+                     *       "objective": "40x",
+                     *       "objectives": [
+                     *         "4x"
+                     *       ],
+                     *       "slide": "micrometer",
+                     *       "slides": [
+                     *         {
+                     *           "id": "micrometer",
+                     *           "name": "stage micrometer, 10 µm between lines"
+                     *         }
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Device"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "set-camera": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "slide": "3"
+                 *     }
+                 */
+                "application/json": components["schemas"]["DeviceChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "exposure": 1,
+                     *       "kind": "simulated camera",
+                     *       "objective": "40x",
+                     *       "objectives": [
+                     *         "4x"
+                     *       ],
+                     *       "slide": "3",
+                     *       "slides": [
+                     *         {
+                     *           "id": "micrometer",
+                     *           "name": "stage micrometer, 10 µm between lines"
+                     *         }
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Device"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "camera-frame": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the frame */
+            200: {
+                headers: {
+                    "Cache-Control"?: string;
+                    "Content-Type"?: string;
+                    "X-Objective"?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/jpeg": unknown;
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     identify: {
