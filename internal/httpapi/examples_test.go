@@ -140,9 +140,18 @@ func TestExamples(t *testing.T) {
 func shortened(key string, v any) any {
 	switch x := v.(type) {
 	case []any:
-		if len(x) > 1 {
-			x = x[:1]
+		most := 1
+		if len(x) == 2 { // a range or the two ends of a length stays whole
+			switch y := x[0].(type) {
+			case float64:
+				most = 2
+			case map[string]any:
+				if y["x"] != nil {
+					most = 2
+				}
+			}
 		}
+		x = x[:min(len(x), most)]
 		for i := range x {
 			x[i] = shortened("", x[i])
 		}

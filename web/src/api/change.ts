@@ -10,7 +10,12 @@ export type Call = (version: string) => Promise<{ data?: View; error?: unknown; 
 /** The case operations of a method that need no more than its id and a body. */
 type CasePath<M extends 'put' | 'post'> = Exclude<
   Extract<PathsWithMethod<paths, M>, `/api/v1/cases/{id}/${string}`>,
-  `${string}{finding}` | `${string}{photo}` | `${string}/photos` | `${string}/weigh` | `${string}/plan-days`
+  | `${string}{finding}`
+  | `${string}{photo}`
+  | `${string}/marks`
+  | `${string}/photos`
+  | `${string}/weigh`
+  | `${string}/plan-days`
 >;
 type BodyOf<M extends 'put' | 'post', P extends CasePath<M>> = paths[P][M] extends {
   requestBody: { content: { 'application/json': infer B } };
@@ -46,6 +51,13 @@ export function caseCalls(id: string) {
           body: file as unknown as string,
           bodySerializer: (b) => b as unknown as Blob,
           headers: { 'Content-Type': 'application/octet-stream' },
+        }),
+    marks:
+      (photo: string, marks?: S['PhotoRequest']): Call =>
+      (v) =>
+        api.PUT('/api/v1/cases/{id}/photos/{photo}/marks', {
+          params: { path: { id, photo }, header: { 'If-Match': v } },
+          body: marks ? { marks } : {},
         }),
     dropPhoto:
       (photo: string): Call =>

@@ -1,4 +1,5 @@
 import { useRef, useState } from 'react';
+import { Link } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { Problem, type View } from '../api/client';
 
@@ -35,6 +36,9 @@ export function Photos({ view }: { view: View }) {
             >
               take away
             </button>
+            <Link to={`/scope/picture?case=${view.id}&photo=${shown.id}`} data-ruler>
+              measure
+            </Link>
             <button type="button" className="plain" onClick={() => setOpen(null)}>
               close
             </button>

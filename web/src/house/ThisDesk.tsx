@@ -17,6 +17,7 @@ const fields: [keyof Identity, string, string][] = [
   ['authority', 'Whom to call about a regulated suspect', ''],
   ['lab', 'Where undetermined samples go, and how packed', ''],
   ['zone', 'Time zone', 'Europe/London'],
+  ['scopeCamera', 'Microscope camera’s bridge', 'empty for the simulated one'],
 ];
 const spoons = [
   ['metric', '5 and 15 mL'],

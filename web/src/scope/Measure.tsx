@@ -8,11 +8,14 @@ import { Where } from '../plates/things/where';
 import { Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
+import { CameraPane } from './CameraPane';
 import { Curve } from './Curve';
 import { TakeLook } from './TakeLook';
 
-type Readings = { a: number[]; b: number[] };
-const none: Readings = { a: [], b: [] };
+type Readings = { a: number[]; b: number[]; by: 'eye' | 'camera'; objective: string };
+const none: Readings = { a: [], b: [], by: 'eye', objective: '' };
+/** How far a length between two clicks is off, in pixels: half a line's width at each end. */
+const clickSd = 1.5 * Math.SQRT2;
 
 /** Two lengths read in turn under one objective, repeat after repeat, against the line of a key. */
 export function Measure({ view }: { view?: View }) {
@@ -21,16 +24,29 @@ export function Measure({ view }: { view?: View }) {
   const measured = (key?.characters ?? []).filter((c) => c.measure?.b);
   const wanted = params.get('finding');
   const at = measured.find((c) => c.id === params.get('ratio') || c.looks?.finding === wanted) ?? measured[0];
-  const [readings, set, clear] = useDraft<Readings>(`ratio.${view?.id ?? 'none'}.${at?.id ?? ''}`, none);
-  const ratio = useRatio({ a: readings.a, b: readings.b, line: at?.measure?.line });
+  const [readings, set] = useDraft<Readings>(`ratio.${view?.id ?? 'none'}.${at?.id ?? ''}`, none);
+  const camera = readings.by === 'camera';
+  const ratio = useRatio({
+    a: readings.a,
+    b: readings.b,
+    line: at?.measure?.line,
+    ...(camera ? { readSd: clickSd } : {}),
+  });
   if (!at?.measure) return null;
+  // Two lengths under two objectives are no ratio: a change of objective begins anew.
+  const length = (px: number, objective: string) =>
+    set((old) => {
+      const o = old.objective === objective ? old : { ...none, by: 'camera' as const, objective };
+      const v = Math.round(px * 10) / 10;
+      return o.a.length === o.b.length ? { ...o, a: [...o.a, v] } : { ...o, b: [...o.b, v] };
+    });
   const choose = (id: string) => {
     params.delete('finding');
     params.set('ratio', id);
     setParams(params, { replace: true });
   };
   return (
-    <div className="two asked-and-answered">
+    <div className={camera ? 'two' : 'two asked-and-answered'}>
       <div className="sheet pad stack">
         <Chips
           label="Which ratio"
@@ -39,7 +55,26 @@ export function Measure({ view }: { view?: View }) {
           onChange={(v) => choose(v[0] ?? '')}
           small
         />
-        <InTurn at={at} readings={readings} set={set} clear={clear} />
+        <Chips
+          label="Read"
+          options={[
+            { id: 'eye', name: 'by eye, in divisions' },
+            { id: 'camera', name: 'on the camera, by clicks' },
+          ]}
+          value={[readings.by]}
+          onChange={(v) => set({ ...none, by: (v[0] ?? 'eye') as 'eye' })}
+          small
+        />
+        {camera ? (
+          <CameraPane
+            turn={(readings.a.length === readings.b.length ? at.measure.a : at.measure.b) ?? ''}
+            onLength={length}
+            view={view}
+          />
+        ) : (
+          <InTurn at={at} readings={readings} set={set} />
+        )}
+        <SoFar at={at} readings={readings} clear={() => set({ ...none, by: readings.by })} />
         <Objective />
       </div>
       <div className="sheet pad stack" data-ratio={ratio.data?.ratio.toFixed(3) ?? ''}>
@@ -102,12 +137,10 @@ function InTurn({
   at,
   readings: r,
   set,
-  clear,
 }: {
   at: S['Character'];
   readings: Readings;
   set: (f: (old: Readings) => Readings) => void;
-  clear: () => void;
 }) {
   const [text, setText] = useState('');
   const field = useRef<HTMLInputElement>(null);
@@ -124,28 +157,34 @@ function InTurn({
   const back = () => set((old) => (first ? { ...old, b: old.b.slice(0, -1) } : { ...old, a: old.a.slice(0, -1) }));
   useKeys([{ key: 'Enter', does: `take the ${name}`, run: take, inFields: true }]);
   return (
+    <TextField
+      label={`${first ? 'First' : 'Second'}: ${name}, in divisions${r.a.length ? `, reading ${(first ? r.a : r.b).length + 1}` : ''}`}
+      value={text}
+      onChange={(e) => setText(e.target.value)}
+      onKeyDown={(e) => e.key === 'Backspace' && text === '' && back()}
+      error={bad}
+      helperText={
+        bad ? 'give what was read, above 0, to half a division' : 'Enter takes it, Backspace takes the last back'
+      }
+      inputRef={field}
+      name="reading"
+      autoComplete="off"
+      slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+    />
+  );
+}
+
+/** What was read so far, and the way to begin anew. */
+function SoFar({ at, readings: r, clear }: { at: S['Character']; readings: Readings; clear: () => void }) {
+  return (
     <>
-      <TextField
-        label={`${first ? 'First' : 'Second'}: ${name}, in divisions${r.a.length ? `, reading ${(first ? r.a : r.b).length + 1}` : ''}`}
-        value={text}
-        onChange={(e) => setText(e.target.value)}
-        onKeyDown={(e) => e.key === 'Backspace' && text === '' && back()}
-        error={bad}
-        helperText={
-          bad ? 'give what was read, above 0, to half a division' : 'Enter takes it, Backspace takes the last back'
-        }
-        inputRef={field}
-        name="reading"
-        autoComplete="off"
-        slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
-      />
       <table className="lines readings">
         <tbody>
           {(['a', 'b'] as const).map((k) => (
             <tr key={k}>
               <th scope="row">{at.measure?.[k]}</th>
               <td className="num" data-readings={k}>
-                {r[k].join('  ') || '–'}
+                {r[k].join(' · ') || '–'}
               </td>
             </tr>
           ))}

@@ -4,11 +4,13 @@ import { useSlideKey } from '../api/scope';
 import { KeyLine, useKeys } from '../ui/keys';
 import { Calibrate } from './Calibrate';
 import { Measure } from './Measure';
+import { Ruler } from './Ruler';
 import { SlideKey } from './SlideKey';
 
 const tables = [
   { id: 'key', name: 'Slide key', key: 'k', pane: SlideKey },
   { id: 'ratio', name: 'Ratio', key: 'm', pane: Measure },
+  { id: 'picture', name: 'Picture', key: 'p', pane: Ruler },
   { id: 'calibrate', name: 'Calibrate', key: 'c', pane: Calibrate },
 ];
 

@@ -1,0 +1,227 @@
+package e2e
+
+import (
+	"bytes"
+	"fmt"
+	"image"
+	"image/png"
+	"math"
+	"os"
+	"path/filepath"
+	"strconv"
+	"testing"
+
+	"botanik/core/scope"
+	"botanik/herbarium"
+	"botanik/internal/simulated"
+
+	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// onPicture clicks a place of the picture, in its own pixels.
+func (p *page) onPicture(at scope.Point) {
+	p.t.Helper()
+	var box struct{ X, Y, K float64 }
+	p.eval(`(i => { i.scrollIntoView({block: 'center'}); const r = i.getBoundingClientRect(); return {X: r.left, Y: r.top, K: r.width / i.naturalWidth} })(document.querySelector('[data-onpicture] img'))`, &box)
+	p.do(chromedp.MouseClickXY(box.X+at.X*box.K, box.Y+at.Y*box.K))
+	p.drawn()
+}
+
+// crossTo moves the cross of the picture with the arrow keys and sets a point there.
+func (p *page) crossTo(from, to scope.Point) {
+	p.t.Helper()
+	steps := func(d float64, less, more string) {
+		key := more
+		if d < 0 {
+			key, d = less, -d
+		}
+		n := int(math.Round(d))
+		for range n / 10 {
+			p.do(chromedp.KeyEvent(key, chromedp.KeyModifiers(input.ModifierShift)))
+		}
+		for range n % 10 {
+			p.do(chromedp.KeyEvent(key))
+		}
+	}
+	steps(to.X-from.X, kb.ArrowLeft, kb.ArrowRight)
+	steps(to.Y-from.Y, kb.ArrowUp, kb.ArrowDown)
+	p.do(chromedp.KeyEvent(kb.Enter))
+	p.drawn()
+}
+
+func rounded(p scope.Point) scope.Point { return scope.Point{X: math.Round(p.X), Y: math.Round(p.Y)} }
+
+// From a line of the Look step to the scope, and back as a finding with its certainty.
+func TestARatioIsMeasuredAndComesBackAsALook(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Maud Lister", "Oleander", "indoors", "brown bumps on the leaves")
+	p.step("look")
+	p.press(kb.Escape, "s", "anal opening against the median lobe", kb.ArrowDown)
+	p.click(`[data-measure=slide-opening]`)
+	p.see(`input[name=reading]`)
+	for _, x := range []string{"12.5", "10", "12", "10.5"} {
+		p.fill(`input[name=reading]`, x)
+		p.press(kb.Enter)
+	}
+	p.says(`[data-readings=a]`, "12.5 · 12")
+	p.says(`[data-readings=b]`, "10 · 10.5")
+	p.see(`[data-ratio="1.195"] [data-curve]`)
+	p.says(`[data-says]`, "above 1")
+	p.click(`[data-take=slide-opening] button`)
+	p.read("in the case")
+	p.click(`[data-back]`)
+	p.press(kb.Escape, "s", "anal opening against the median lobe", kb.ArrowDown)
+	p.see(`[data-finding=slide-opening] [data-state=larger][aria-checked=true]`)
+	p.step("story")
+	p.read("measured 1.20")
+
+	// A word that is no length is named, and nothing is taken.
+	p.open("/scope/ratio")
+	p.fill(`input[name=reading]`, "zero")
+	p.press(kb.Enter)
+	p.read("give what was read, above 0")
+	p.says(`[data-readings=a]`, "–")
+}
+
+// The simulated slide is measured on the camera's frame, by mouse and by keys, and its
+// true ratio lies within the stated error.
+func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	truth := simulated.NewScopeCamera(herbarium.Embedded().SlideKey).Truth("3", "40x")
+	require.NotNil(t, truth)
+	length := func(x [2]scope.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
+	true_ := length(truth.Opening) / length(truth.Lobe)
+	within := func() {
+		t.Helper()
+		var says string
+		p.until("a ratio", `document.querySelector('[data-ratio]').dataset.ratio !== ''`)
+		p.eval(`document.querySelector('[data-says]').innerText`, &says)
+		var mid, lo, hi float64
+		_, err := fmt.Sscanf(says, "%f (%f to %f)", &mid, &lo, &hi)
+		require.NoError(t, err, says)
+		assert.True(t, lo <= true_ && true_ <= hi, "true %.3f, measured %s", true_, says)
+	}
+	p.open("/scope/ratio")
+	p.click(`[data-chip=camera]`)
+	p.see(`[data-camera] [role=combobox]`)
+	p.chooseIn(`[data-camera] [role=combobox]`, "3")
+	p.see(`[data-camera="340x"] [data-onpicture] img`)
+	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
+	for range 2 {
+		for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
+			p.onPicture(x[0])
+			p.onPicture(x[1])
+		}
+	}
+	p.until("two readings of each", `document.querySelector('[data-readings=b]').innerText.trim().split(' · ').length === 2`)
+	within()
+
+	p.open("/scope/ratio")
+	p.see(`[data-onpicture] img`)
+	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
+	p.do(chromedp.Evaluate(`[...document.querySelectorAll('button')].find(b => b.textContent === 'Start anew').click()`, nil))
+	p.do(chromedp.Focus(`[data-onpicture]`, chromedp.ByQuery))
+	at := scope.Point{X: 480, Y: 360}
+	for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
+		for _, end := range x {
+			p.crossTo(at, rounded(end))
+			at = rounded(end)
+		}
+	}
+	p.until("one reading of each", `document.querySelector('[data-readings=b]').innerText.trim() !== '–'`)
+	within()
+
+	// Another objective: what was read before is no part of this ratio.
+	p.click(`[data-camera] [data-chip="10x"]`)
+	p.see(`[data-camera="310x"] [data-onpicture] img`)
+	p.onPicture(scope.Point{X: 400, Y: 300})
+	p.onPicture(scope.Point{X: 400, Y: 340})
+	p.until("a new beginning", `document.querySelector('[data-readings=b]').innerText.trim() === '–'`)
+}
+
+// The key is answered in any order, names a species, and says it of the case; what a
+// person calibrated is that person's.
+func TestASlideIsKeyedAndAMicroscopeCalibrated(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.open("/scope")
+	var leader string
+	for c, s := range map[string]string{"lobes": "two", "plates": "short", "birth-pores": "none", "medians": "close", "cover": "round", "ducts": "one", "second": "like", "rows": "few"} {
+		p.click(`[data-character=` + c + `] [data-state=` + s + `]`)
+	}
+	p.see(`[data-leader=san-jose-scale][data-sure=true]`)
+	p.open("/scope/calibrate")
+	for i, r := range [][2]string{{"98", "245"}, {"100", "250"}} {
+		p.fill(`input[name=divisions-`+strconv.Itoa(i)+`]`, r[0])
+		p.fill(`input[name=micrometres-`+strconv.Itoa(i)+`]`, r[1])
+	}
+	p.see(`[data-factor="2.5000"]`)
+	p.click(`[data-do=keep-calibration]`)
+	p.see(`[data-calibrations="1"]`)
+	p.open("/scope/calibrate")
+	p.see(`[data-calibrations="1"]`)
+	other := browse(t, "http://"+d.addr, 390, 844)
+	other.signIn("brann")
+	other.open("/scope/calibrate")
+	other.see(`[data-calibrations="0"]`)
+	other.open("/scope")
+	other.see(`[data-leader]`)
+	other.eval(`document.querySelector('[data-leader]').dataset.sure`, &leader)
+	assert.Equal(t, "false", leader, "another telephone knows nothing of that slide")
+}
+
+// A length and an area on a grower's picture, by something known in it; they stay with it.
+func TestAPictureIsMeasured(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Corin Pell", "Bay", "balcony", "bumps")
+	p.step("look")
+	m := image.NewGray(image.Rect(0, 0, 400, 300))
+	for i := range m.Pix {
+		m.Pix[i] = byte(120 + i%90)
+	}
+	var b bytes.Buffer
+	require.NoError(t, png.Encode(&b, m))
+	file := filepath.Join(t.TempDir(), "leaf on squared paper.png")
+	require.NoError(t, os.WriteFile(file, b.Bytes(), 0o600))
+	p.do(chromedp.SetUploadFiles(`input[name=photo]`, []string{file}, chromedp.ByQuery))
+	p.click(`[data-thumb]`)
+	p.click(`[data-ruler]`)
+	p.until("the picture", `document.querySelector('[data-onpicture] img')?.naturalWidth > 0`)
+	var w float64
+	p.eval(`document.querySelector('[data-onpicture] img').naturalWidth`, &w)
+	k := w / 100 // points in hundredths of its width
+	at := func(x, y float64) { p.onPicture(scope.Point{X: x * k, Y: y * k}) }
+	at(10, 10)
+	at(60, 10)
+	p.fill(`input[name=known-mm]`, "50")
+	p.click(`[data-chip=line]`)
+	at(10, 20)
+	at(40, 20)
+	p.see(`[data-found]`)
+	var found string
+	p.eval(`document.querySelector('[data-found]').dataset.found`, &found)
+	mm, err := strconv.ParseFloat(found, 64)
+	require.NoError(t, err)
+	assert.InDelta(t, 30, mm, 1, "30 hundredths of the width, by 50 that are 50 mm")
+	p.click(`[data-do=keep-marks]`)
+	p.read("kept by Ansel")
+	var path string
+	p.eval(`location.pathname + location.search`, &path)
+	p.open(path)
+	p.until("the marks", `document.querySelectorAll('[data-onpicture] g[data-tone=line] path').length > 1`)
+}

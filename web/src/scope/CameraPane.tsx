@@ -1,0 +1,137 @@
+import Button from '@mui/material/Button';
+import MenuItem from '@mui/material/MenuItem';
+import TextField from '@mui/material/TextField';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect, useState } from 'react';
+import { caseCalls, useChange } from '../api/change';
+import { api, type Problem, type S, take, type View } from '../api/client';
+import { Chips, Trouble } from '../ui/bits';
+import { useToast } from '../ui/toast';
+import { distance, type Mark, OnPicture, type Point } from './OnPicture';
+
+const useCamera = () =>
+  useQuery<S['Device'], Problem>({
+    queryKey: ['camera'],
+    queryFn: () => take<S['Device']>(api.GET('/api/v1/scope/camera')),
+    retry: false,
+  });
+
+/** A frame that stands still: it is fetched anew when the slide or objective changes, or when asked. */
+function useFrame(of: S['Device'] | undefined, n: number) {
+  return useQuery<{ url: string; blob: Blob }, Problem>({
+    queryKey: ['frame', of?.slide, of?.objective, of?.exposure, n],
+    queryFn: async () => {
+      const { data, error, response } = await api.GET('/api/v1/scope/camera/frame', { parseAs: 'blob' });
+      const blob = await take<Blob>(Promise.resolve({ data: data as unknown as Blob, error, response }));
+      return { blob, url: URL.createObjectURL(blob) };
+    },
+    enabled: !!of,
+    retry: false,
+    gcTime: 0,
+  });
+}
+
+/** The microscope's camera: a frame, on which the two ends of each length are set in turn. */
+export function CameraPane({
+  turn,
+  onLength,
+  view,
+}: {
+  /** What is measured now. */
+  turn: string;
+  /** The length between two points, in pixels, and under which objective. */
+  onLength: (px: number, objective: string) => void;
+  view?: View;
+}) {
+  const client = useQueryClient();
+  const say = useToast();
+  const { data: device, error } = useCamera();
+  const [n, setN] = useState(0);
+  const frame = useFrame(device, n);
+  const [from, setFrom] = useState<Point | null>(null);
+  const [done, setDone] = useState<Mark[]>([]);
+  const set = useMutation<S['Device'], Problem, S['DeviceChange']>({
+    mutationFn: (body) => take<S['Device']>(api.PUT('/api/v1/scope/camera', { body })),
+    onSuccess: (d) => client.setQueryData(['camera'], d),
+  });
+  const keep = useChange(view?.id ?? '');
+  const here = `${device?.slide}${device?.objective}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another slide or objective has none of these marks
+  useEffect(() => {
+    setDone([]);
+    setFrom(null);
+  }, [here]);
+  const point = (p: Point) => {
+    if (!from) return setFrom(p);
+    const px = distance(from, p);
+    setFrom(null);
+    if (px < 2) return;
+    setDone((d) => [...d.slice(-5), { points: [from, p], tone: 'line' }]);
+    onLength(px, device?.objective ?? '');
+  };
+  if (error) return <Trouble of={error} />;
+  if (!device) return null;
+  return (
+    <div className="stack" data-camera={frame.data ? here : ''}>
+      <div className="halves">
+        {device.slides.length > 0 && (
+          <TextField
+            select
+            label={device.kind}
+            value={device.slide ?? ''}
+            onChange={(e) => set.mutate({ slide: e.target.value })}
+            slotProps={{ htmlInput: { 'data-slides': true } }}
+          >
+            {device.slides.map((s) => (
+              <MenuItem key={s.id} value={s.id}>
+                {s.name}
+              </MenuItem>
+            ))}
+          </TextField>
+        )}
+        <Chips
+          label="Objective"
+          options={device.objectives.map((id) => ({ id, name: id }))}
+          value={[device.objective]}
+          onChange={(v) => set.mutate({ objective: v[0] ?? '' })}
+          small
+        />
+      </div>
+      <Trouble of={set.error ?? frame.error} />
+      <p aria-live="polite">
+        {from ? 'Now the other end of' : 'Set one end of'} <b>{turn}</b>.
+      </p>
+      {frame.data && (
+        <OnPicture
+          src={frame.data.url}
+          alt={`Frame of the camera, ${device.objective}`}
+          marks={[...done, ...(from ? [{ points: [from], tone: 'now' as const }] : [])]}
+          onPoint={point}
+        />
+      )}
+      <div className="wrap">
+        <Button variant="outlined" size="small" onClick={() => setN((k) => k + 1)}>
+          New frame
+        </Button>
+        {view && (
+          <Button
+            variant="outlined"
+            size="small"
+            disabled={!frame.data || keep.isPending}
+            onClick={() =>
+              frame.data &&
+              keep.mutate(
+                caseCalls(view.id).photo(new File([frame.data.blob], `slide ${device.slide}, ${device.objective}.jpg`)),
+                { onSuccess: () => say({ text: `The frame is kept with ${view.number}.` }) },
+              )
+            }
+            data-do="keep-frame"
+          >
+            Keep the frame with {view.number}
+          </Button>
+        )}
+      </div>
+      <Trouble of={keep.error} />
+    </div>
+  );
+}
