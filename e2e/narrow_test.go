@@ -48,7 +48,7 @@ func TestEveryRoomFitsANarrowPage(t *testing.T) {
 		p.settled()
 		fits("bench-" + step)
 	}
-	for room, seen := range map[string]string{"bench": ".tags", "mixing": "main h1", "plates": "main h1", "plates/two-spotted-mite": "main h1", "house": "[data-people] li"} {
+	for room, seen := range map[string]string{"bench": ".tags", "mixing": "main h1", "scope": "[data-leader]", "scope/ratio": "[data-where]", "scope/calibrate": "[data-calibrations]", "plates": "main h1", "plates/two-spotted-mite": "main h1", "house": "[data-people] li"} {
 		p.open("/" + room)
 		p.see(seen)
 		p.settled()

@@ -77,6 +77,7 @@ func TestARatioIsMeasuredAndComesBackAsALook(t *testing.T) {
 	p.click(`[data-take=slide-opening] button`)
 	p.read("in the case")
 	p.click(`[data-back]`)
+	p.see(`[data-finding]`)
 	p.press(kb.Escape, "s", "anal opening against the median lobe", kb.ArrowDown)
 	p.see(`[data-finding=slide-opening] [data-state=larger][aria-checked=true]`)
 	p.step("story")

@@ -87,6 +87,13 @@ func TestShots(t *testing.T) {
 		p.fill(`input[name=volume]`, "2.5")
 		p.read("2 fillings of 1 L")
 	})
+	take("scope-key", func() {
+		p.open("/scope")
+		for _, x := range [][2]string{{"lobes", "three"}, {"plates", "clubbed"}, {"birth-pores", "none"}} {
+			p.click(`[data-character=` + x[0] + `] [data-state=` + x[1] + `]`)
+		}
+		p.read("still possible")
+	})
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })

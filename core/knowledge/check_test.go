@@ -5,6 +5,7 @@ import (
 	"testing"
 
 	"botanik/core/knowledge"
+	"botanik/core/scope"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -36,12 +37,16 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		school     *knowledge.School
 		h2         bool // a second plant of the same name
 		rule       *knowledge.KindRule
+		character  *scope.Character
+		slide      *scope.Species
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
 		var p parts
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
 		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement of a test"}
 		p.rule = &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Source: "judgement of a test"}
+		p.character = &scope.Character{ID: "lobes", Group: "scale", Name: "x", Term: "x", Spot: "tip", States: []scope.SlideState{{ID: "one"}, {ID: "two"}}, Looks: &scope.Looks{Finding: "flecks", States: map[string]string{"one": "yes"}}}
+		p.slide = &scope.Species{ID: "s", Name: "x", Group: "scale", Cause: "a", States: map[string][]string{"lobes": {"one"}}, Hosts: []string{"rose"}, Source: "judgement of a test"}
 		change(&p)
 		hosts := []*knowledge.Host{p.h}
 		if p.h2 {
@@ -49,7 +54,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 			twin.ID = "rose2"
 			hosts = append(hosts, &twin)
 		}
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}, Characters: []*scope.Character{p.character}, Slides: []*scope.Species{p.slide}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -153,6 +158,16 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a rule unsourced":            {func(p *parts) { p.rule.Source = "" }, "kind rule r", "source"},
 		"a rule unreasoned":           {func(p *parts) { p.rule.MustNot = []knowledge.MustNot{{What: "salt"}} }, "kind rule r", "must_not.why"},
 		"apart from what is not here": {func(p *parts) { p.con.A = "class:grease" }, "conflict class:grease and soap", "grease"},
+		"a character of one state":    {func(p *parts) { p.character.States = p.character.States[:1] }, "slide character lobes", "neither a choice nor a measure"},
+		"a character of no term":      {func(p *parts) { p.character.Term = "" }, "slide character lobes", "term"},
+		"a measure of no line":        {func(p *parts) { p.character.States, p.character.Measure = nil, &scope.MeasuredRatio{A: "x"} }, "slide character lobes", "no line"},
+		"a way back to no look":       {func(p *parts) { p.character.Looks.Finding = "aura" }, "slide character lobes", "aura"},
+		"a way back to no state":      {func(p *parts) { p.character.Looks.States["one"] = "blue" }, "slide character lobes", "blue"},
+		"a slide of no cause":         {func(p *parts) { p.slide.Cause = "zz" }, "slide s", "zz"},
+		"a slide that shows what":     {func(p *parts) { p.slide.States["lobes"] = []string{"nine"} }, "slide s", "nine"},
+		"a slide measured at nothing": {func(p *parts) { p.slide.Ranges = map[string][2]float64{"lobes": {1, 2}} }, "slide s", "no range"},
+		"a slide on no plant":         {func(p *parts) { p.slide.Hosts = []string{"triffid"} }, "slide s", "triffid"},
+		"a slide unsourced":           {func(p *parts) { p.slide.Source = "" }, "slide s", "source"},
 		"a stage that cannot grow":    {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
 		"more than all live":          {func(p *parts) { p.lt.Lays = knowledge.Lays{DD: 90, Eggs: 9, Daughters: 1, Lives: 2} }, "life table m", "lays"},
 	} {

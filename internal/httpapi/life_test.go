@@ -354,3 +354,30 @@ func TestWhereTheDeskIsHoldsAtOnce(t *testing.T) {
 	assert.Contains(t, no.Raw, "local.causes.triffid")
 	assert.Empty(t, blight()["regulated"], "and what was kept still holds")
 }
+
+// What a person calibrated is that person's, kept by microscope and objective, and is
+// said to be old after a year.
+func TestCalibrationsAreThePersons(t *testing.T) {
+	c := newDesk(t)
+	a, b := c.signIn("ansel"), c.signIn("brann")
+	in := map[string]any{"microscope": "bench compound", "objective": "40x", "readings": []any{map[string]any{"divisions": 98, "micrometres": 245}, map[string]any{"divisions": 100, "micrometres": 250}}}
+	for field, bad := range map[string]map[string]any{
+		"microscope":             {"microscope": " ", "objective": "40x", "readings": in["readings"]},
+		"objective":              {"microscope": "x", "objective": "", "readings": in["readings"]},
+		"readings[0].divisions": {"microscope": "x", "objective": "40x", "readings": []any{map[string]any{"divisions": 0, "micrometres": 245}}},
+	} {
+		assert.Contains(t, a.call("PUT", "/api/v1/scope/calibrations", bad, "If-Match", `"0"`).faults(), `"field":"`+field+`"`)
+	}
+	kept := a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", `"0"`)
+	require.Equal(t, 200, kept.Status, kept.Raw)
+	assert.Equal(t, 412, a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", `"0"`).Status)
+	assert.Equal(t, "[]", strings.TrimSpace(b.call("GET", "/api/v1/scope/calibrations", nil).Raw))
+	again := a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", kept.Header.Get("ETag"))
+	assert.Equal(t, 1, strings.Count(again.Raw, "bench compound"), "in the place of the one before")
+	*c.now = c.now.AddDate(1, 1, 0)
+	a = c.signIn("ansel")
+	assert.Contains(t, a.call("GET", "/api/v1/scope/calibrations", nil).Raw, "lay the stage micrometer under once more")
+	in["readings"] = []any{}
+	gone := a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", again.Header.Get("ETag"))
+	assert.Equal(t, "[]", strings.TrimSpace(gone.Raw))
+}

@@ -32,7 +32,7 @@ export default function Scope() {
   return (
     <>
       <main id="room" className="scoperoom">
-        <div className="row mid">
+        <div className="row mid" style={{ justifyContent: 'flex-start', gap: 18 }}>
           <h1>Scope</h1>
           {view && (
             <span>
