@@ -173,6 +173,25 @@ func TestASlideIsKeyedAndAMicroscopeCalibrated(t *testing.T) {
 	p.see(`[data-calibrations="1"]`)
 	p.open("/scope/calibrate")
 	p.see(`[data-calibrations="1"]`)
+	// The camera's pixels against the stage micrometer, whose lines lie 10 µm apart at 5 px a µm.
+	p.click(`[data-chip=pixel]`)
+	p.see(`[data-camera="micrometer40x"] [data-onpicture] img`)
+	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
+	for range 2 {
+		p.onPicture(scope.Point{X: 20, Y: 330})
+		p.onPicture(scope.Point{X: 520, Y: 330})
+	}
+	p.see(`[data-pixels="2"]`)
+	var um float64
+	p.eval(`Number(document.querySelector('[data-factor]').dataset.factor)`, &um)
+	assert.InDelta(t, .2, um, .004)
+	p.click(`[data-do=keep-calibration]`)
+	p.see(`[data-calibrations="2"]`)
+	// A clock runs on while one is elsewhere.
+	p.open("/scope/mounts")
+	p.click(`[data-clock="scale.1"] button`)
+	p.open("/scope/mounts")
+	p.see(`[data-clock="scale.1"][data-state=runs]`)
 	other := browse(t, "http://"+d.addr, 390, 844)
 	other.signIn("brann")
 	other.open("/scope/calibrate")

@@ -42,7 +42,12 @@ type Factor struct {
 // Calibrate works a factor out from one reading or several repeats. Errors name
 // readings[i].divisions or .micrometres. One long reading is better than several short
 // ones: each end is only known to half a division.
-func Calibrate(list []Reading) (Factor, error) {
+func Calibrate(list []Reading) (Factor, error) { return calibrate(list, readSD) }
+
+// CalibrateClicks is Calibrate for pixels of a camera, each end set by a click.
+func CalibrateClicks(list []Reading) (Factor, error) { return calibrate(list, usualClick*math.Sqrt2) }
+
+func calibrate(list []Reading, readSD float64) (Factor, error) {
 	var l fault.List
 	if len(list) == 0 || len(list) > maxReadings {
 		l.Add("readings", fmt.Sprintf("%d readings cannot be", len(list)), fmt.Sprintf("lay the eyepiece scale over the stage micrometer and read 1 to %d times", maxReadings))

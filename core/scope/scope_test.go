@@ -28,6 +28,9 @@ func TestAFactorByHand(t *testing.T) {
 	f, err = scope.Calibrate([]scope.Reading{{10, 25}, {10, 28}})
 	require.NoError(t, err)
 	assert.Len(t, f.Warnings, 2, "short, and apart")
+	px, err := scope.CalibrateClicks([]scope.Reading{{500, 100}})
+	require.NoError(t, err)
+	assert.InDelta(t, .2*2.1213/500, px.SD, 1e-7, "a click and a half at each end, in quadrature")
 }
 
 // 12 divisions over 10: the error of each is 0.408 divisions, in quadrature 5.3 in 100

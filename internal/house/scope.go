@@ -49,6 +49,13 @@ func (s *Service) Calibrations(ctx context.Context, person string) ([]Calibratio
 	return out, v, err
 }
 
+func factorOf(unit string, list []scope.Reading) (scope.Factor, error) {
+	if unit == "pixel" {
+		return scope.CalibrateClicks(list)
+	}
+	return scope.Calibrate(list)
+}
+
 // Calibrate keeps a calibration for the person who read it, or drops one. Errors
 // name microscope, objective or readings.
 func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibration, from int) error {
@@ -65,7 +72,7 @@ func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibr
 	}
 	var err error
 	if len(in.Readings) > 0 {
-		c.Factor, err = scope.Calibrate(in.Readings)
+		c.Factor, err = factorOf(c.Unit, in.Readings)
 		l.AddErr("", err)
 	}
 	if err := l.Err(); err != nil {

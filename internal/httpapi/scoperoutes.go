@@ -22,6 +22,7 @@ type slideKey struct {
 
 type readingsBody struct {
 	Readings []scope.Reading `json:"readings" maxItems:"50"`
+	Unit     string          `json:"unit,omitempty" enum:"division,pixel," doc:"what was counted; divisions of the eyepiece when left out"`
 }
 
 func (s *Server) scopeRoutes() {
@@ -36,6 +37,9 @@ func (s *Server) scopeRoutes() {
 		return scope.Compare(in.Body)
 	})
 	ask(s, "reticle", "scope", "/scope/reticle", "What one eyepiece division is long", func(_ context.Context, in *struct{ Body readingsBody }) (scope.Factor, error) {
+		if in.Body.Unit == "pixel" {
+			return scope.CalibrateClicks(in.Body.Readings)
+		}
 		return scope.Calibrate(in.Body.Readings)
 	})
 	ask(s, "photo-scale", "scope", "/scope/photo", "Lengths and areas on a picture by a known length in it", func(_ context.Context, in *struct{ Body scope.PhotoRequest }) (scope.PhotoScale, error) {

@@ -28,10 +28,10 @@ export const useRatio = (body: S['RatioRequest']) =>
     placeholderData: (o) => o,
   });
 
-export const useReticle = (readings: S['Reading'][]) =>
+export const useReticle = (readings: S['Reading'][], unit: 'division' | 'pixel') =>
   useQuery<S['Factor'], Problem>({
-    queryKey: ['reticle', JSON.stringify(readings)],
-    queryFn: () => take<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings } })),
+    queryKey: ['reticle', unit, JSON.stringify(readings)],
+    queryFn: () => take<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings, unit } })),
     enabled: readings.length > 0,
     retry: false,
     placeholderData: (o) => o,

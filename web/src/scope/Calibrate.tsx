@@ -4,11 +4,18 @@ import type { S } from '../api/client';
 import { useCalibrate, useCalibrations, useReticle } from '../api/scope';
 import { Chips, shortDay, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
+import { CameraPane } from './CameraPane';
 
 type Row = { divisions: string; micrometres: string };
-type Form = { microscope: string; objective: string; rows: Row[] };
+type Form = { microscope: string; objective: string; rows: Row[]; by: 'division' | 'pixel'; over: string };
 const blank: Row = { divisions: '', micrometres: '' };
-const empty: Form = { microscope: 'bench microscope', objective: '40x', rows: [blank, blank, blank] };
+const empty: Form = {
+  microscope: 'bench microscope',
+  objective: '40x',
+  rows: [blank, blank, blank],
+  by: 'division',
+  over: '100',
+};
 const objectives = ['4x', '10x', '40x', '100x'];
 
 const number = (s: string) => Number(s.trim().replace(',', '.'));
@@ -22,7 +29,7 @@ export function Calibrate() {
   const [form, set] = useDraft<Form>('calibrate', empty);
   const readings = asked(form.rows);
   const sound = readings.every((r) => Number.isFinite(r.divisions) && Number.isFinite(r.micrometres));
-  const factor = useReticle(sound ? readings : []);
+  const factor = useReticle(sound ? readings : [], form.by);
   const keep = useCalibrate();
   const row = (i: number, patch: Partial<Row>) =>
     set((f) => {
@@ -36,7 +43,7 @@ export function Calibrate() {
         className="sheet pad stack"
         onSubmit={(e) => {
           e.preventDefault();
-          keep.mutate({ microscope: form.microscope, objective: form.objective, readings });
+          keep.mutate({ microscope: form.microscope, objective: form.objective, unit: form.by, readings });
         }}
       >
         <TextField
@@ -46,32 +53,44 @@ export function Calibrate() {
           name="microscope"
         />
         <Chips
-          label="Objective, as it is marked"
-          options={objectives.map((id) => ({ id, name: id }))}
-          value={[form.objective]}
-          onChange={(v) => set((f) => ({ ...f, objective: v[0] ?? '40x' }))}
+          label="What is counted"
+          options={[
+            { id: 'division', name: 'divisions of the eyepiece' },
+            { id: 'pixel', name: 'pixels of the camera' },
+          ]}
+          value={[form.by]}
+          onChange={(v) => set((f) => ({ ...f, by: (v[0] ?? 'division') as 'division', rows: [blank, blank, blank] }))}
+          small
         />
-        <fieldset>
-          <legend>Divisions of the eyepiece laid over the stage micrometer; repeat, moving the slide between</legend>
-          {form.rows.map((r, i) => (
-            <div className="halves" key={i}>
-              <TextField
-                label={`${i + 1}. divisions`}
-                value={r.divisions}
-                onChange={(e) => row(i, { divisions: e.target.value })}
-                name={`divisions-${i}`}
-                slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
-              />
-              <TextField
-                label="over µm"
-                value={r.micrometres}
-                onChange={(e) => row(i, { micrometres: e.target.value })}
-                name={`micrometres-${i}`}
-                slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
-              />
-            </div>
-          ))}
-        </fieldset>
+        {form.by === 'pixel' ? (
+          <>
+            <TextField
+              label="Click two lines of the stage micrometer that lie so many µm apart"
+              value={form.over}
+              onChange={(e) => set((f) => ({ ...f, over: e.target.value }))}
+              name="over"
+              slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+            />
+            <CameraPane
+              turn={`${form.over} µm of the stage micrometer`}
+              onLength={(px, objective) =>
+                set((f) => {
+                  const rows = f.objective === objective ? f.rows.filter((r) => r.divisions) : [];
+                  return { ...f, objective, rows: [...rows, { divisions: px.toFixed(1), micrometres: f.over }] };
+                })
+              }
+            />
+            <ol className="tight" data-pixels={readings.length}>
+              {readings.map((r, i) => (
+                <li key={i} className="num">
+                  {r.divisions} px over {r.micrometres} µm
+                </li>
+              ))}
+            </ol>
+          </>
+        ) : (
+          <ByEye form={form} set={set} row={row} />
+        )}
         <Trouble of={keep.error} />
         <Button
           type="submit"
@@ -85,7 +104,7 @@ export function Calibrate() {
       </form>
       <div className="stack">
         <div className="sheet pad stack">
-          <h2>One division</h2>
+          <h2>{form.by === 'pixel' ? 'One pixel' : 'One division'}</h2>
           {factor.error ? (
             <Trouble of={factor.error} />
           ) : readings.length && factor.data ? (
@@ -107,9 +126,54 @@ export function Calibrate() {
             <Scales />
           )}
         </div>
-        <Kept onDrop={(c) => keep.mutate({ microscope: c.microscope, objective: c.objective, readings: [] })} />
+        <Kept
+          onDrop={(c) => keep.mutate({ microscope: c.microscope, objective: c.objective, unit: c.unit, readings: [] })}
+        />
       </div>
     </div>
+  );
+}
+
+/** Readings typed: objective, divisions, and the length of the stage micrometer they cover. */
+function ByEye({
+  form,
+  set,
+  row,
+}: {
+  form: Form;
+  set: (f: (old: Form) => Form) => void;
+  row: (i: number, patch: Partial<Row>) => void;
+}) {
+  return (
+    <>
+      <Chips
+        label="Objective, as it is marked"
+        options={objectives.map((id) => ({ id, name: id }))}
+        value={[form.objective]}
+        onChange={(v) => set((f) => ({ ...f, objective: v[0] ?? '40x' }))}
+      />
+      <fieldset>
+        <legend>Divisions of the eyepiece laid over the stage micrometer; repeat, moving the slide between</legend>
+        {form.rows.map((r, i) => (
+          <div className="halves" key={i}>
+            <TextField
+              label={`${i + 1}. divisions`}
+              value={r.divisions}
+              onChange={(e) => row(i, { divisions: e.target.value })}
+              name={`divisions-${i}`}
+              slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+            />
+            <TextField
+              label="over µm"
+              value={r.micrometres}
+              onChange={(e) => row(i, { micrometres: e.target.value })}
+              name={`micrometres-${i}`}
+              slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
+            />
+          </div>
+        ))}
+      </fieldset>
+    </>
   );
 }
 
@@ -158,7 +222,9 @@ function Kept({ onDrop }: { onDrop: (c: S['Calibration']) => void }) {
                 <th scope="row">
                   {c.microscope}, {c.objective}
                 </th>
-                <td className="num">{c.factor.perDivision.toFixed(3)} µm</td>
+                <td className="num">
+                  {c.factor.perDivision.toFixed(3)} µm a {c.unit}
+                </td>
                 <td>
                   {shortDay(c.at)}
                   {c.old && <small style={{ display: 'block' }}>{c.old}</small>}

@@ -5,6 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { caseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
+import { useCalibrations } from '../api/scope';
 import { Chips, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
 import { distance, type Mark, OnPicture, type Point } from './OnPicture';
@@ -54,6 +55,8 @@ export function CameraPane({
     mutationFn: (body) => take<S['Device']>(api.PUT('/api/v1/scope/camera', { body })),
     onSuccess: (d) => client.setQueryData(['camera'], d),
   });
+  const kept = useCalibrations().data?.list.find((c) => c.unit === 'pixel' && c.objective === device?.objective);
+  const [last, setLast] = useState(0);
   const keep = useChange(view?.id ?? '');
   const here = `${device?.slide}${device?.objective}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another slide or objective has none of these marks
@@ -66,6 +69,7 @@ export function CameraPane({
     const px = distance(from, p);
     setFrom(null);
     if (px < 2) return;
+    setLast(px);
     setDone((d) => [...d.slice(-5), { points: [from, p], tone: 'line' }]);
     onLength(px, device?.objective ?? '');
   };
@@ -99,7 +103,13 @@ export function CameraPane({
       </div>
       <Trouble of={set.error ?? frame.error} />
       <p aria-live="polite">
-        {from ? 'Now the other end of' : 'Set one end of'} <b>{turn}</b>.
+        {from ? 'Now the other end of' : 'Set one end of'} <b>{turn}</b>.{' '}
+        {!from && last > 0 && (
+          <span className="quiet" data-last>
+            The last: {last.toFixed(1)} px
+            {kept ? `, ${(last * kept.factor.perDivision).toFixed(1)} µm` : ''}
+          </span>
+        )}
       </p>
       {frame.data && (
         <OnPicture

@@ -4,6 +4,7 @@ import { useSlideKey } from '../api/scope';
 import { KeyLine, useKeys } from '../ui/keys';
 import { Calibrate } from './Calibrate';
 import { Measure } from './Measure';
+import { Protocols } from './Protocols';
 import { Ruler } from './Ruler';
 import { SlideKey } from './SlideKey';
 
@@ -11,6 +12,7 @@ const tables = [
   { id: 'key', name: 'Slide key', key: 'k', pane: SlideKey },
   { id: 'ratio', name: 'Ratio', key: 'm', pane: Measure },
   { id: 'picture', name: 'Picture', key: 'p', pane: Ruler },
+  { id: 'mounts', name: 'Mounts', key: 'b', pane: Protocols },
   { id: 'calibrate', name: 'Calibrate', key: 'c', pane: Calibrate },
 ];
 
