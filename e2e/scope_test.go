@@ -210,9 +210,13 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.signIn("ansel")
 	p.sample("Corin Pell", "Bay", "balcony", "bumps")
 	p.step("look")
-	m := image.NewGray(image.Rect(0, 0, 400, 300))
-	for i := range m.Pix {
-		m.Pix[i] = byte(120 + i%90)
+	// A green leaf, a fifth of its width brown.
+	m := image.NewRGBA(image.Rect(0, 0, 400, 300))
+	for i := 0; i < len(m.Pix); i += 4 {
+		copy(m.Pix[i:], []byte{70, 125, 50, 255})
+		if x := i / 4 % 400; x >= 160 && x < 240 {
+			copy(m.Pix[i:], []byte{135, 95, 60, 255})
+		}
 	}
 	var b bytes.Buffer
 	require.NoError(t, png.Encode(&b, m))
@@ -224,6 +228,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.until("the picture", `document.querySelector('[data-onpicture] img')?.naturalWidth > 0`)
 	var w float64
 	p.eval(`document.querySelector('[data-onpicture] img').naturalWidth`, &w)
+	p.still()
 	k := w / 100 // points in hundredths of its width
 	at := func(x, y float64) { p.onPicture(scope.Point{X: x * k, Y: y * k}) }
 	at(10, 10)
@@ -244,4 +249,25 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.eval(`location.pathname + location.search`, &path)
 	p.open(path)
 	p.until("the marks", `document.querySelectorAll('[data-onpicture] g[data-tone=line] path').length > 1`)
+
+	// How much of it is sick: round the leaf, by its green, and what the brush adds.
+	p.click(`[data-chip=share]`)
+	p.until("the picture", `document.querySelector('[data-onpicture] img')?.naturalWidth > 0`)
+	p.still()
+	at(10, 10)
+	at(90, 10)
+	at(90, 60)
+	at(10, 60)
+	sick := func(want float64) {
+		t.Helper()
+		p.until(fmt.Sprintf("about %.2f of it to be sick", want), fmt.Sprintf(`Math.abs(Number(document.querySelector('[data-share]').dataset.share || -1) - %f) < .012`, want))
+	}
+	sick(.25) // 20 of 80 hundredths of the width
+	p.click(`[data-chip=paint]`)
+	at(75, 35)
+	sick(.25 + math.Pi*math.Pow(400./60, 2)/(320*200))
+	p.click(`[data-do=keep-share]`)
+	p.read("kept by Ansel: 25 in 100")
+	p.open(path)
+	p.until("the marks of lengths to be there still", `document.querySelectorAll('[data-onpicture] g[data-tone=line] path').length > 1`)
 }

@@ -163,8 +163,15 @@ type Photo struct {
 
 // Marks are what was measured on a picture, kept with it.
 type Marks struct {
-	Asked scope.PhotoRequest `json:"asked"`
-	Found scope.PhotoScale   `json:"found"`
-	By    string             `json:"by"`
-	At    time.Time          `json:"at"`
+	Asked *scope.PhotoRequest `json:"asked,omitempty"`
+	Found *scope.PhotoScale   `json:"found,omitempty"`
+	Leaf  *LeafShare          `json:"leaf,omitempty"`
+	By    string              `json:"by"`
+	At    time.Time           `json:"at"`
+}
+
+// LeafShare is how much of a leaf on a picture is sick.
+type LeafShare struct {
+	Asked scope.ShareRequest `json:"asked"`
+	Found scope.ShareFound   `json:"found"`
 }

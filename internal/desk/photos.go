@@ -1,9 +1,11 @@
 package desk
 
 import (
+	"bytes"
 	"cmp"
 	"context"
 	"fmt"
+	"image/jpeg"
 	"slices"
 	"strings"
 	"unicode"
@@ -100,8 +102,35 @@ func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error)
 	return p.JPEG, err
 }
 
-// MarkPhoto keeps what was measured on a picture with it; nil takes the marks away.
-func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int, photoID string, asked *scope.PhotoRequest) (View, error) {
+// MarksInput is what is to be kept with a picture: lengths and areas, a share of a
+// leaf, or both; neither takes the marks away.
+type MarksInput struct {
+	Marks *scope.PhotoRequest `json:"marks,omitempty" doc:"a known length and what was measured by it"`
+	Leaf  *scope.ShareRequest `json:"leaf,omitempty" doc:"a leaf and how its sick part was told"`
+}
+
+// MarkPhoto keeps what was measured on a picture with it.
+func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int, photoID string, in MarksInput) (View, error) {
+	marks := casefile.Marks{By: who.Name, At: s.Now()}
+	said := []string{}
+	if in.Marks != nil {
+		found, err := scope.Measure(*in.Marks)
+		if err != nil {
+			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault { f.Field = "marks." + f.Field; return f })
+		}
+		marks.Asked, marks.Found = in.Marks, &found
+		for _, x := range slices.Concat(found.Lines, found.Areas) {
+			said = append(said, x.Text)
+		}
+	}
+	if in.Leaf != nil {
+		found, _, err := s.ShareOfLeaf(ctx, id, photoID, *in.Leaf)
+		if err != nil {
+			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault { f.Field = "leaf." + f.Field; return f })
+		}
+		marks.Leaf = &casefile.LeafShare{Asked: *in.Leaf, Found: found}
+		said = append(said, "sick: "+found.Text)
+	}
 	return s.change(ctx, who, id, from, "photo", func(m house.Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
@@ -109,19 +138,30 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 		}
 		c.Photos = slices.Clone(c.Photos)
 		p := &c.Photos[at]
-		if asked == nil {
+		if in.Marks == nil && in.Leaf == nil {
 			p.Marks = nil
 			return "marks taken off " + p.Name, nil
 		}
-		found, err := scope.Measure(*asked)
-		if err != nil {
-			return "", err
-		}
-		p.Marks = &casefile.Marks{Asked: *asked, Found: found, By: who.Name, At: m.Now}
-		said := []string{}
-		for _, x := range slices.Concat(found.Lines, found.Areas) {
-			said = append(said, x.Text)
-		}
+		p.Marks = &marks
 		return "measured on " + p.Name + ": " + cmp.Or(strings.Join(said, ", "), "its scale"), nil
 	})
+}
+
+// ShareOfLeaf works out how much of a leaf on a picture is sick, with a picture of the
+// part that is, as PNG, clear elsewhere.
+func (s *Service) ShareOfLeaf(ctx context.Context, id, photoID string, in scope.ShareRequest) (scope.ShareFound, []byte, error) {
+	data, err := s.Photo(ctx, id, photoID)
+	if err != nil {
+		return scope.ShareFound{}, nil, err
+	}
+	img, err := jpeg.Decode(bytes.NewReader(data))
+	if err != nil {
+		return scope.ShareFound{}, nil, err
+	}
+	found, mask, err := scope.Share(img, in)
+	if err != nil {
+		return scope.ShareFound{}, nil, err
+	}
+	png, err := photo.Mask(mask, img.Bounds().Dx())
+	return found, png, err
 }

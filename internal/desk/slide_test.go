@@ -118,6 +118,6 @@ func TestWhatWasMeasuredIsKept(t *testing.T) {
 	story, err := b.Story(ctx, b.v.ID)
 	require.NoError(t, err)
 	assert.Contains(t, story[len(story)-1].Text, "measured 2.10")
-	_, err = b.MarkPhoto(ctx, b.who, b.v.ID, b.v.Version, "none", nil)
+	_, err = b.MarkPhoto(ctx, b.who, b.v.ID, b.v.Version, "none", desk.MarksInput{})
 	assert.ErrorIs(t, err, desk.ErrNotFound)
 }

@@ -83,7 +83,9 @@ func TestExamples(t *testing.T) {
 	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
 	pic := o.call("POST", at+"/photos?name=leaf.png", aPicture(t), "Content-Type", "application/octet-stream", "If-Match", v.Header.Get("ETag"))
 	v = keep("add-photo", nil, pic, 200)
-	marks := map[string]any{"marks": map[string]any{"known": []any{map[string]any{"x": 10, "y": 10}, map[string]any{"x": 210, "y": 10}}, "millimetres": 20, "lines": []any{[]any{map[string]any{"x": 10, "y": 20}, map[string]any{"x": 60, "y": 20}}}}}
+	leaf := map[string]any{"outline": []any{map[string]any{"x": 0, "y": 0}, map[string]any{"x": 8, "y": 0}, map[string]any{"x": 8, "y": 8}}}
+	ask("leaf-share", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string)+"/share", leaf)
+	marks := map[string]any{"leaf": leaf, "marks": map[string]any{"known": []any{map[string]any{"x": 10, "y": 10}, map[string]any{"x": 210, "y": 10}}, "millimetres": 20, "lines": []any{[]any{map[string]any{"x": 10, "y": 20}, map[string]any{"x": 60, "y": 20}}}}}
 	v = keep("mark-photo", marks, o.call("PUT", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string)+"/marks", marks, "If-Match", v.Header.Get("ETag")), 200)
 	v = keep("drop-photo", nil, o.call("DELETE", at+"/photos/"+v.Body["photos"].([]any)[0].(map[string]any)["id"].(string), nil, "If-Match", v.Header.Get("ETag")), 200)
 	wren := c.signIn("wren")

@@ -362,8 +362,8 @@ func TestCalibrationsAreThePersons(t *testing.T) {
 	a, b := c.signIn("ansel"), c.signIn("brann")
 	in := map[string]any{"microscope": "bench compound", "objective": "40x", "readings": []any{map[string]any{"divisions": 98, "micrometres": 245}, map[string]any{"divisions": 100, "micrometres": 250}}}
 	for field, bad := range map[string]map[string]any{
-		"microscope":             {"microscope": " ", "objective": "40x", "readings": in["readings"]},
-		"objective":              {"microscope": "x", "objective": "", "readings": in["readings"]},
+		"microscope":            {"microscope": " ", "objective": "40x", "readings": in["readings"]},
+		"objective":             {"microscope": "x", "objective": "", "readings": in["readings"]},
 		"readings[0].divisions": {"microscope": "x", "objective": "40x", "readings": []any{map[string]any{"divisions": 0, "micrometres": 245}}},
 	} {
 		assert.Contains(t, a.call("PUT", "/api/v1/scope/calibrations", bad, "If-Match", `"0"`).faults(), `"field":"`+field+`"`)

@@ -2,6 +2,7 @@ package httpapi
 
 import (
 	"context"
+	"encoding/base64"
 	"net/http"
 	"time"
 
@@ -16,6 +17,12 @@ type photoIn struct {
 	IfMatch string `header:"If-Match"`
 	Name    string `query:"name" maxLength:"200" doc:"the file's own name, as a label"`
 	RawBody []byte `contentType:"application/octet-stream" doc:"a JPEG, PNG or WebP of at most 10 MB; the bytes are believed, not the type"`
+}
+
+// shareAnswer is the share with a picture of what is taken as sick.
+type shareAnswer struct {
+	Found scope.ShareFound `json:"found"`
+	Mask  string           `json:"mask" doc:"a PNG of the picture's size as a data address"`
 }
 
 type photoOut struct {
@@ -53,20 +60,26 @@ func (s *Server) photoRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
+	ask(s, "leaf-share", "cases", "/cases/{id}/photos/{photo}/share", "How much of a leaf on a picture is sick", func(ctx context.Context, in *struct {
+		ID    string `path:"id" maxLength:"40"`
+		Photo string `path:"photo" maxLength:"40"`
+		Body  scope.ShareRequest
+	}) (shareAnswer, error) {
+		found, mask, err := s.desk.ShareOfLeaf(ctx, in.ID, in.Photo, in.Body)
+		return shareAnswer{found, "data:image/png;base64," + base64.StdEncoding.EncodeToString(mask)}, err
+	})
 	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}},
 		func(ctx context.Context, in *struct {
 			ID      string `path:"id" maxLength:"40"`
 			Photo   string `path:"photo" maxLength:"40"`
 			IfMatch string `header:"If-Match"`
-			Body    struct {
-				Marks *scope.PhotoRequest `json:"marks,omitempty" doc:"left out takes them away"`
-			}
+			Body    desk.MarksInput
 		}) (*out[desk.View], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
 				return nil, err
 			}
-			v, err := s.desk.MarkPhoto(ctx, who(ctx), in.ID, from, in.Photo, in.Body.Marks)
+			v, err := s.desk.MarkPhoto(ctx, who(ctx), in.ID, from, in.Photo, in.Body)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

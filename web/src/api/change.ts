@@ -53,11 +53,11 @@ export function caseCalls(id: string) {
           headers: { 'Content-Type': 'application/octet-stream' },
         }),
     marks:
-      (photo: string, marks?: S['PhotoRequest']): Call =>
+      (photo: string, body: S['MarksInput']): Call =>
       (v) =>
         api.PUT('/api/v1/cases/{id}/photos/{photo}/marks', {
           params: { path: { id, photo }, header: { 'If-Match': v } },
-          body: marks ? { marks } : {},
+          body,
         }),
     dropPhoto:
       (photo: string): Call =>

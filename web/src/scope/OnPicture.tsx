@@ -15,23 +15,42 @@ export function OnPicture({
   alt,
   marks,
   onPoint,
-  onSize,
+  onStroke,
+  over,
 }: {
   src: string;
   alt: string;
   marks: Mark[];
   onPoint: (p: Point) => void;
-  onSize?: (w: number, h: number) => void;
+  /** A brush: what was drawn between press and release. */
+  onStroke?: (points: Point[]) => void;
+  /** A picture of the same size laid over it. */
+  over?: string;
 }) {
   const img = useRef<HTMLImageElement>(null);
   const [size, setSize] = useState<[number, number]>([960, 720]);
   const [cross, setCross] = useState<Point | null>(null);
   const [w, h] = size;
-  const at = (e: React.MouseEvent) => {
+  const stroke = useRef<Point[]>([]);
+  const place = (e: React.MouseEvent): Point | null => {
     const r = img.current?.getBoundingClientRect();
-    if (!r?.width) return;
+    if (!r?.width) return null;
     const p = { x: ((e.clientX - r.left) / r.width) * w, y: ((e.clientY - r.top) / r.height) * h };
-    onPoint({ x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 });
+    return { x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 };
+  };
+  const at = (e: React.MouseEvent) => {
+    const p = place(e);
+    if (!onStroke && p) onPoint(p);
+  };
+  const draw = (e: React.PointerEvent) => {
+    const p = onStroke && e.buttons === 1 && place(e);
+    if (!p) return;
+    const last = stroke.current.at(-1);
+    if (!last || distance(last, p) > w / 200) stroke.current.push(p);
+  };
+  const lift = () => {
+    if (stroke.current.length) onStroke?.(stroke.current);
+    stroke.current = [];
   };
   const key = (e: React.KeyboardEvent) => {
     const step = e.shiftKey ? 10 : 1;
@@ -57,6 +76,10 @@ export function OnPicture({
       onKeyDown={key}
       onFocus={() => setCross((c) => c ?? { x: w / 2, y: h / 2 })}
       onClick={at}
+      onPointerDown={draw}
+      onPointerMove={draw}
+      onPointerUp={lift}
+      onPointerLeave={lift}
       data-onpicture
     >
       <img
@@ -67,9 +90,9 @@ export function OnPicture({
         onLoad={(e) => {
           const i = e.currentTarget;
           setSize([i.naturalWidth, i.naturalHeight]);
-          onSize?.(i.naturalWidth, i.naturalHeight);
         }}
       />
+      {over && <img src={over} alt="" className="over" draggable={false} />}
       <svg viewBox={`0 0 ${w} ${h}`} aria-hidden="true">
         {marks.map((m, i) => (
           <g key={i} data-tone={m.tone}>

@@ -6,6 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { caseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
+import { LeafShare } from './LeafShare';
 import { distance, type Mark, OnPicture, type Point } from './OnPicture';
 
 type Tool = 'known' | 'across' | 'line' | 'area';
@@ -21,7 +22,7 @@ const empty: Form = { known: [], millimetres: '', across: [], acrossMm: '', line
 const number = (s: string) => Number(s.trim().replace(',', '.'));
 
 const formOf = (m?: S['Marks']): Form =>
-  m
+  m?.asked
     ? {
         known: m.asked.known ?? [],
         millimetres: String(m.asked.millimetres),
@@ -62,6 +63,7 @@ export function Ruler({ view }: { view?: View }) {
         frame of the camera.
       </p>
     );
+  const share = params.get('ask') === 'share';
   return (
     <>
       {view.photos.length > 1 && (
@@ -76,14 +78,31 @@ export function Ruler({ view }: { view?: View }) {
           small
         />
       )}
-      <OnOne key={photo.id} view={view} photo={photo} />
+      <Chips
+        label="What is asked of it"
+        options={[
+          { id: 'lengths', name: 'lengths and areas' },
+          { id: 'share', name: 'how much of a leaf is sick' },
+        ]}
+        value={[share ? 'share' : 'lengths']}
+        onChange={(v) => {
+          params.set('ask', v[0] ?? '');
+          setParams(params, { replace: true });
+        }}
+        small
+      />
+      {share ? (
+        <LeafShare key={photo.id} view={view} photo={photo} />
+      ) : (
+        <OnOne key={photo.id} view={view} photo={photo} />
+      )}
     </>
   );
 }
 
 function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
   const [form, setForm] = useState<Form>(() => formOf(photo.marks));
-  const [tool, setTool] = useState<Tool>(photo.marks ? 'line' : 'known');
+  const [tool, setTool] = useState<Tool>(photo.marks?.asked ? 'line' : 'known');
   const [hidden, setHidden] = useState(false);
   const change = useChange(view.id);
   const body = requestOf(form);
@@ -105,7 +124,13 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
       const near = tool === 'area' && last.length > 2 && distance(start, p) < photo.width / 40;
       return { ...f, [k]: [...f[k].slice(0, -1), near ? [...last, start] : [...last, p]] };
     });
-  const send = (marks?: S['PhotoRequest']) => change.mutate(caseCalls(view.id).marks(photo.id, marks));
+  const send = (marks?: S['PhotoRequest']) =>
+    change.mutate(
+      caseCalls(view.id).marks(photo.id, {
+        ...(marks ? { marks } : {}),
+        ...(photo.marks?.leaf ? { leaf: photo.marks.leaf.asked } : {}),
+      }),
+    );
   return (
     <div className="two wide-and-form">
       <div className="sheet pad">
@@ -179,7 +204,7 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
             Take them away
           </Button>
         </div>
-        {photo.marks && (
+        {photo.marks?.found && (
           <small>
             kept by {photo.marks.by}:{' '}
             {[...photo.marks.found.lines, ...photo.marks.found.areas].map((x) => x.text).join(', ')}
