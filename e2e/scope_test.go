@@ -265,7 +265,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	sick(.25) // 20 of 80 hundredths of the width
 	p.click(`[data-chip=paint]`)
 	at(75, 35)
-	sick(.25 + math.Pi*math.Pow(400./60, 2)/(320*200))
+	sick(.25 + math.Pi*(400./60)*(400./60)/(320*200))
 	p.click(`[data-do=keep-share]`)
 	p.read("kept by Ansel: 25 in 100")
 	p.open(path)

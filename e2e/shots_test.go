@@ -73,9 +73,11 @@ func TestShots(t *testing.T) {
 		p.click(`[data-do=keep-remedy]`)
 		p.see(`[data-answer=mix]`)
 	})
-	take("bench-handover", func() {
+	take("bench-days", func() {
 		p.click(`[data-do=other-days]`)
-		p.see(`[data-answer=days]`)
+		p.see(`[data-weeks] svg`)
+	})
+	take("bench-handover", func() {
 		p.click(`[data-do=keep-days]`)
 		p.see(`.paper`)
 	})

@@ -108,7 +108,7 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 	cmd := &cobra.Command{Use: "kb", Short: "The herbarium: list its vocabulary, check it"}
 	var asJSON bool
 	var data string
-	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools", "kinds"}
+	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools", "kinds", "slides"}
 	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: cobra.ExactArgs(1), ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
 		if !slices.Contains(kinds, args[0]) {
 			return fault.New("kind", fmt.Sprintf("%q is not a kind of entry", args[0]), "use "+strings.Join(kinds, ", "))
@@ -139,7 +139,7 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 		if len(problems) > 0 {
 			return fmt.Errorf("%d rules are broken", len(problems))
 		}
-		_, err = fmt.Fprintf(cmd.OutOrStdout(), "sound: %d causes, %d findings, %d hosts, %d remedies, %d conflicts, %d life tables, %d schools\n", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies), len(b.Conflicts), len(b.LifeTables), len(b.Schools))
+		_, err = fmt.Fprintf(cmd.OutOrStdout(), "sound: %d causes, %d findings, %d hosts, %d remedies, %d conflicts, %d life tables, %d schools, %d on slides\n", len(b.Causes), len(b.Findings), len(b.Hosts), len(b.Remedies), len(b.Conflicts), len(b.LifeTables), len(b.Schools), len(b.SlideKey.Species))
 		return err
 	}}
 	check.Flags().StringVar(&data, "data", "", "also hold the house's answers in this data folder against the herbarium")
@@ -205,6 +205,11 @@ func listKind(w io.Writer, b *knowledge.Base, kind string, asJSON bool) error {
 		all = b.Schools
 		for _, x := range b.Schools {
 			line(x.ID, x.Default, x.Question)
+		}
+	case "slides":
+		all = b.SlideKey
+		for _, s := range b.SlideKey.Species {
+			line(s.ID, s.Group, s.Name, s.Scientific)
 		}
 	case "kinds":
 		all = b.KindRules

@@ -119,7 +119,8 @@ const (
 	measuredSD                        = .08 // of a ratio, when nobody says
 	stillPossible                     = .01 // of the leader
 	nameAt, heldAt                    = .95, .85
-	leastSeen                         = 4 // characters before a name is sure
+	outOfPlay                         = 1e-4 // below which a species bears on no couplet
+	leastSeen                         = 4    // characters before a name is sure
 )
 
 // Groups of animals the key holds, in the order of its characters.
@@ -187,7 +188,7 @@ func (k Key) Identify(group string, seen []Seen, hosts []string) (Keyed, error) 
 	if !out.Sure {
 		out.Next = k.next(seen, p)
 	}
-	out.say(k, seen, hosts)
+	out.say(seen, hosts)
 	return out, nil
 }
 
@@ -321,40 +322,67 @@ func (k Key) against(s *Species, seen []Seen) []string {
 // next is the character that divides best what is left, by the information an
 // answer is expected to bring.
 func (k Key) next(seen []Seen, p []float64) *Couplet {
-	var best *Couplet
+	var best *Character
+	bits := .01 // less is not worth a look
 	for _, c := range k.Characters {
 		if slices.ContainsFunc(seen, func(x Seen) bool { return x.Character == c.ID }) {
 			continue
 		}
-		if at := k.couplet(c, p); at.Bits > .01 && (best == nil || at.Bits > best.Bits) {
-			best = &at
+		at := entropy(p)
+		for _, a := range answersOf(c) {
+			q, sum := k.given(c, a.ID, p)
+			at -= sum * entropy(q)
+		}
+		if at > bits {
+			best, bits = c, at
 		}
 	}
-	return best
+	if best == nil {
+		return nil
+	}
+	out := k.couplet(best, p)
+	out.Bits = bits
+	return &out
+}
+
+// answersOf are the states of a character, or the two sides of its line.
+func answersOf(c *Character) []SlideState {
+	if c.Measure == nil {
+		return c.States
+	}
+	return []SlideState{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
+}
+
+// given is what an answer makes of the probabilities, and how likely it is.
+func (k Key) given(c *Character, answer string, p []float64) (q []float64, sum float64) {
+	q = make([]float64, len(p))
+	for i, s := range k.Species {
+		if p[i] < outOfPlay {
+			continue // it moves nothing
+		}
+		q[i] = p[i] * k.answers(s, c, answer)
+		sum += q[i]
+	}
+	for i := range q {
+		if sum > 0 {
+			q[i] /= sum
+		}
+	}
+	return q, sum
 }
 
 func (k Key) couplet(c *Character, p []float64) Couplet {
-	out := Couplet{Character: c.ID, Name: c.Name, Bits: entropy(p)}
-	answers := c.States
-	if c.Measure != nil {
-		answers = []SlideState{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
-	}
-	for _, a := range answers {
-		q, sum := make([]float64, len(p)), 0.
-		for i, s := range k.Species {
-			q[i] = p[i] * k.answers(s, c, a.ID)
-			sum += q[i]
-		}
+	out := Couplet{Character: c.ID, Name: c.Name}
+	for _, a := range answersOf(c) {
+		q, sum := k.given(c, a.ID, p)
 		if sum <= 0 {
 			continue
 		}
 		at := Leaves{State: a.ID, Name: a.Name, P: sum, Species: []string{}}
 		order := make([]int, len(q))
 		for i := range q {
-			q[i] /= sum
 			order[i] = i
 		}
-		out.Bits -= sum * entropy(q)
 		sort.SliceStable(order, func(i, j int) bool { return q[order[i]] > q[order[j]] })
 		for _, i := range order {
 			switch {
@@ -402,7 +430,7 @@ func entropy(p []float64) float64 {
 	return h
 }
 
-func (a *Keyed) say(k Key, seen []Seen, hosts []string) {
+func (a *Keyed) say(seen []Seen, hosts []string) {
 	lead := a.Fits[0]
 	possible := 0
 	for _, f := range a.Fits {

@@ -224,16 +224,29 @@ type canvas struct {
 }
 
 func (c *canvas) fill(col color.RGBA, points ...scope.Point) {
-	r := vector.NewRasterizer(frameW, frameH)
+	// Only the box round the outline is worked on.
+	box := image.Rectangle{Min: image.Pt(frameW, frameH)}
+	for _, p := range points {
+		box.Min = image.Pt(min(box.Min.X, int(math.Floor(p.X))), min(box.Min.Y, int(math.Floor(p.Y))))
+		box.Max = image.Pt(max(box.Max.X, int(math.Ceil(p.X))), max(box.Max.Y, int(math.Ceil(p.Y))))
+	}
+	box = box.Intersect(c.img.Bounds())
+	if box.Empty() {
+		return
+	}
+	r := vector.NewRasterizer(box.Dx(), box.Dy())
+	at := func(p scope.Point) (float32, float32) {
+		return float32(p.X - float64(box.Min.X)), float32(p.Y - float64(box.Min.Y))
+	}
 	for i, p := range points {
-		if i == 0 {
-			r.MoveTo(float32(p.X), float32(p.Y))
+		if x, y := at(p); i == 0 {
+			r.MoveTo(x, y)
 		} else {
-			r.LineTo(float32(p.X), float32(p.Y))
+			r.LineTo(x, y)
 		}
 	}
 	r.ClosePath()
-	r.Draw(c.img, c.img.Bounds(), image.NewUniform(col), image.Point{})
+	r.Draw(c.img, box, image.NewUniform(col), image.Point{})
 }
 
 // oval in µm of the slide, filled, with a rim where one is given.

@@ -132,7 +132,25 @@ export function CameraPane({
               frame.data &&
               keep.mutate(
                 caseCalls(view.id).photo(new File([frame.data.blob], `slide ${device.slide}, ${device.objective}.jpg`)),
-                { onSuccess: () => say({ text: `The frame is kept with ${view.number}.` }) },
+                {
+                  onSuccess: (v) => {
+                    say({ text: `The frame is kept with ${view.number}.` });
+                    const photo = v.photos.at(-1);
+                    // With its scale, where the camera is calibrated under this objective: 100 pixels are so many mm.
+                    if (kept && photo)
+                      keep.mutate(
+                        caseCalls(view.id).marks(photo.id, {
+                          marks: {
+                            known: [
+                              { x: 20, y: 20 },
+                              { x: 120, y: 20 },
+                            ],
+                            millimetres: kept.factor.perDivision / 10,
+                          },
+                        }),
+                      );
+                  },
+                },
               )
             }
             data-do="keep-frame"

@@ -10,6 +10,9 @@ import { TakeLook } from './TakeLook';
 
 type Seen = { group: string; seen: S['Seen'][] };
 
+/** What scrolls is reached by keys as well. */
+const reachable = { tabIndex: 0 };
+
 /** A key in any order: what was seen so far, every species still possible, and the character that divides best next. */
 export function SlideKey({ view }: { view?: View }) {
   const { data: key, error } = useSlideKey();
@@ -78,14 +81,14 @@ export function SlideKey({ view }: { view?: View }) {
         </div>
       </section>
       <section className="sheet" aria-label="Where it lies">
-        <div className="scroll pad stack">
+        <section className="scroll pad stack" aria-label="The drawing and what each answer would leave" {...reachable}>
           <h2>{here.name}</h2>
           <p className="quiet">
             <span className="term">{here.term}</span> · {here.hint}
           </p>
           <Where group={group} spot={here.spot} form={drawn(form.seen)} width={340} />
           {next && next.character === here.id && <Couplet of={next} />}
-        </div>
+        </section>
       </section>
       <section
         className="sheet"
@@ -103,14 +106,14 @@ export function SlideKey({ view }: { view?: View }) {
           ))}
           <Trouble of={answer.error} />
         </div>
-        <div className="scroll">
+        <section className="scroll" aria-label="Species" {...reachable}>
           {answer.data?.fits
             .filter((f) => f.possible || form.seen.length === 0)
             .map((f) => (
               <FitRow key={f.species} f={f} />
             ))}
           <Out fits={(answer.data?.fits ?? []).filter((f) => !f.possible && form.seen.length > 0)} />
-        </div>
+        </section>
         {view && (answer.data?.looks.length ?? 0) > 0 && (
           <div className="pad stack takes">
             {answer.data?.looks.map((l) => (
