@@ -8,6 +8,7 @@ import (
 	"testing"
 
 	"botanik/core/knowledge"
+	"botanik/core/scope"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -32,6 +33,16 @@ func TestADesksOwnFolderChangesAndAdds(t *testing.T) {
 	assert.Contains(t, b.Host("rose").From, "own.yaml", "it says where it came from")
 	assert.NotNil(t, b.Host("tea"))
 	assert.Equal(t, len(Embedded().Hosts)+1, len(b.Hosts))
+
+	// and adds a species to the slide key
+	require.NoError(t, os.MkdirAll(filepath.Join(dir, "slides"), 0o755))
+	require.NoError(t, os.WriteFile(filepath.Join(dir, "slides", "own.yaml"), []byte("- {id: palm-thread, name: Palm thread scale, scientific: Ischnaspis sp., group: armored scale, states: {body: [thread], lobes: [two]}, hosts: [rose], source: judgement of a test}\n"), 0o644))
+	b, err = Load(dir)
+	require.NoError(t, err)
+	a, err := b.SlideKey.Identify("armored scale", []scope.Seen{{Character: "body", State: "thread"}, {Character: "lobes", State: "two"}}, nil)
+	require.NoError(t, err)
+	assert.Equal(t, "palm-thread", a.Fits[0].Species)
+	assert.Empty(t, knowledge.Grave(knowledge.Check(b)))
 }
 
 // A folder written before concentrates had figures and doses a way still opens, and is

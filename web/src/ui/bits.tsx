@@ -23,7 +23,7 @@ export function Chips({
   small,
 }: {
   label: string;
-  options: { id: string; name: string }[];
+  options: { id: string; name: string; mark?: ReactNode }[];
   value: string[];
   onChange: (v: string[]) => void;
   many?: boolean;
@@ -54,6 +54,7 @@ export function Chips({
               data-chip={o.id}
               onClick={() => onChange(many ? (on ? value.filter((x) => x !== o.id) : [...value, o.id]) : [o.id])}
             >
+              {o.mark}
               {o.name}
             </button>
           );
