@@ -117,6 +117,18 @@ describe('looking', () => {
     await press('f');
     expect(line('sight')).toBeNull();
   });
+  it('does not ask for a first impression once others were looked at', async () => {
+    const sight = find('sight', 'plant', { name: 'What strikes you first', fresh: true });
+    desk('GET /api/v1/vocabulary', { ...vocabulary, findings: [...findings, sight] });
+    const seen = { finding: 'flecks', state: 'yes', by: '', at: '' };
+    desk('GET /api/v1/cases/01X', view({ looks: [seen] }));
+    shown(<Live id="01X" />, view({ looks: [seen] }));
+    await waitFor(() => expect(document.querySelector('[data-finding]')).toBeTruthy());
+    await press('f');
+    await press('f');
+    await waitFor(() => expect(line('flecks')).toBeTruthy());
+    expect(line('sight')).toBeNull();
+  });
   it('answers beyond nine with 0 and letters, and shows the keys of the line in hand', async () => {
     const states = Array.from({ length: 12 }, (_, i) => ({
       id: `s${i + 1}`,

@@ -42,11 +42,14 @@ export function useLookState(view: View) {
   // Lines stand by what they would tell, as it was when one came to this part, or once it is said what strikes one
   // first: else under a finger nothing moves.
   const tell = useRef<string[]>([]);
+  const fresh = useRef(false);
   const impression = findings.find((f) => f.fresh);
   const struck = view.looks.some((l) => l.finding === impression?.id); // and the desk has weighed it
   // biome-ignore lint/correctness/useExhaustiveDependencies: the order is taken anew only then
   useMemo(() => {
     tell.current = view.reading.tell ?? [];
+    // After other looks a first impression is half hindsight: it leads only while it can be one.
+    fresh.current = struck || !looks.some((l) => l.instrument !== 'told');
   }, [part, under, topic, struck]);
   const said = useSaid(view.id, say);
   const fits = useMemo(() => said.lines ?? spoken(findings, say), [said.lines, findings, say]);
@@ -56,7 +59,7 @@ export function useLookState(view: View) {
     if (topic) return { shown: own.filter((f) => topicOf(f) === topic), first: 0 };
     const { shown, first } = ordered(own, tell.current, (f) => answers.has(f.id), open);
     // What strikes one first is asked where the sample opens, whatever part it is of.
-    if (!impression || own.includes(impression) || part !== 'leaf' || under) return { shown, first };
+    if (!impression || !fresh.current || own.includes(impression) || part !== 'leaf' || under) return { shown, first };
     return { shown: [impression, ...shown], first: first + 1 };
   }, [findings, impression, byId, part, under, say, topic, fits, answers, open]);
   const topics = useMemo(() => topicsOf(linesOf(findings, part, under)), [findings, part, under]);
