@@ -3,6 +3,18 @@ import { StatusMark, shortDay } from '../ui/bits';
 
 const worths: Record<string, string> = { good: 'much', fair: 'a fair amount', some: 'a little' };
 
+/** How much it does, as one, two or three of three: seen quicker than read. */
+function Worth({ of }: { of: string }) {
+  const n = { good: 3, fair: 2, some: 1 }[of] ?? 0;
+  return (
+    <span className="worth" role="img" aria-label={`does ${worths[of]}`} title={`does ${worths[of]}`}>
+      {[1, 2, 3].map((k) => (
+        <i key={k} data-on={k <= n} />
+      ))}
+    </span>
+  );
+}
+
 /** One line of the ladder: may it be chosen, what it does, and why it is or is not the rung to stand on. */
 export function OfferRow({
   o,
@@ -46,7 +58,7 @@ export function OfferRow({
       <span>
         <button type="button" className="plain" aria-expanded={full} onClick={onAt} style={{ textAlign: 'left' }}>
           <b>{o.name}</b>
-          {o.worth && <small> · does {worths[o.worth]}</small>}
+          {o.worth && <Worth of={o.worth} />}
         </button>
         {full && o.when && <small> · {o.when}</small>}
         {full && o.how && <small> · {o.how}</small>}
