@@ -39,6 +39,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		rule       *knowledge.KindRule
 		character  *scope.Character
 		slide      *scope.Species
+		protocol   *knowledge.Protocol
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
 		var p parts
@@ -47,6 +48,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		p.rule = &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Source: "judgement of a test"}
 		p.character = &scope.Character{ID: "lobes", Group: "scale", Name: "x", Term: "x", Spot: "tip", States: []scope.SlideState{{ID: "one"}, {ID: "two"}}, Looks: &scope.Looks{Finding: "flecks", States: map[string]string{"one": "yes"}}}
 		p.slide = &scope.Species{ID: "s", Name: "x", Group: "scale", Cause: "a", States: map[string][]string{"lobes": {"one"}}, Hosts: []string{"rose"}, Source: "judgement of a test"}
+		p.protocol = &knowledge.Protocol{ID: "p", Name: "x", Mind: "x", Steps: []knowledge.ProtocolStep{{Text: "x"}}, Source: "judgement of a test"}
 		change(&p)
 		hosts := []*knowledge.Host{p.h}
 		if p.h2 {
@@ -54,7 +56,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 			twin.ID = "rose2"
 			hosts = append(hosts, &twin)
 		}
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}, Characters: []*scope.Character{p.character}, Slides: []*scope.Species{p.slide}}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}, Characters: []*scope.Character{p.character}, Slides: []*scope.Species{p.slide}, Protocols: []*knowledge.Protocol{p.protocol}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -167,6 +169,8 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a slide that shows what":     {func(p *parts) { p.slide.States["lobes"] = []string{"nine"} }, "slide s", "nine"},
 		"a slide measured at nothing": {func(p *parts) { p.slide.Ranges = map[string][2]float64{"lobes": {1, 2}} }, "slide s", "no range"},
 		"a slide on no plant":         {func(p *parts) { p.slide.Hosts = []string{"triffid"} }, "slide s", "triffid"},
+		"a protocol of no danger":     {func(p *parts) { p.protocol.Mind = "" }, "protocol p", "mind"},
+		"a protocol of no steps":      {func(p *parts) { p.protocol.Steps = nil }, "protocol p", "no steps"},
 		"a slide unsourced":           {func(p *parts) { p.slide.Source = "" }, "slide s", "source"},
 		"a stage that cannot grow":    {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
 		"more than all live":          {func(p *parts) { p.lt.Lays = knowledge.Lays{DD: 90, Eggs: 9, Daughters: 1, Lives: 2} }, "life table m", "lays"},

@@ -7,9 +7,18 @@ import (
 	"botanik/core/scope"
 )
 
-// slides holds the slide key: characters with states or a measure, and species that
+// slides holds the bench protocols and the slide key: characters with states or a measure, and species that
 // show states of them.
 func (k *checker) slides() {
+	for _, x := range k.b.Protocols {
+		k.at(x.From, "protocol", x.ID)
+		k.need("name", x.Name, "say what is made ready")
+		k.need("mind", x.Mind, "say what is dangerous, or what makes it worthless")
+		k.need("source", x.Source, `name it in general terms or write "judgement"`)
+		if len(x.Steps) == 0 || slices.ContainsFunc(x.Steps, func(s ProtocolStep) bool { return s.Text == "" || s.Minutes < 0 }) {
+			k.say("has no steps that can be followed", "give steps, each with its text, and minutes above zero where it takes time")
+		}
+	}
 	key := k.b.SlideKey
 	for _, c := range key.Characters {
 		k.at(c.From, "slide character", c.ID)

@@ -358,6 +358,22 @@ type Lays struct {
 	Lives     float64 `json:"lives" yaml:"lives" doc:"share that lives from egg to mother without enemies"`
 }
 
+// Protocol is how a slide or a strip is made ready at the bench.
+type Protocol struct {
+	ID     string         `json:"id" yaml:"id"`
+	Name   string         `json:"name" yaml:"name"`
+	Mind   string         `json:"mind" yaml:"mind" doc:"what is dangerous, and what makes it worthless"`
+	Steps  []ProtocolStep `json:"steps" yaml:"steps"`
+	Source string         `json:"source" yaml:"source"`
+	From   string         `json:"from,omitempty" yaml:"-"`
+}
+
+// ProtocolStep is one step of it.
+type ProtocolStep struct {
+	Text    string  `json:"text" yaml:"text"`
+	Minutes float64 `json:"minutes,omitempty" yaml:"minutes" doc:"of a step that takes its time"`
+}
+
 // School is a question where good advisors disagree. The house chooses one
 // answer, a case may choose another; the default carries its reason.
 type School struct {

@@ -23,8 +23,9 @@ func colony(table string, tempC float64, days int, stages map[string]float64) li
 	return lifecycle.Colony{Table: herbarium.Embedded().LifeTable(table), Temps: []float64{tempC}, Days: days, Stages: stages}
 }
 
-// Rate of increase a day of a settled colony, as life-table studies publish it for
-// good food and no enemies; a garden plant is worse food, so down to half is taken.
+// Rate of increase a day of a settled colony, as life-table studies tell it for good
+// food and no enemies: ranges written down from memory before the program was asked, not
+// looked up. A garden plant is worse food, so down to half is taken.
 func TestColoniesGrowAboutAsFastAsPublished(t *testing.T) {
 	for _, c := range []struct {
 		table     string

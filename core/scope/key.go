@@ -2,13 +2,10 @@ package scope
 
 import (
 	"fmt"
-	"math"
 	"slices"
 	"sort"
 
 	"botanik/core/fault"
-
-	"gonum.org/v1/gonum/stat/distuv"
 )
 
 // Character is one thing seen or measured on a slide.
@@ -215,90 +212,6 @@ func (k Key) check(seen []Seen) error {
 	return l.Err()
 }
 
-// weigh gives each species its probability; but leaves one answer out.
-func (k Key) weigh(seen []Seen, hosts []string, but int) []float64 {
-	p := make([]float64, len(k.Species))
-	sum := 0.
-	for i, s := range k.Species {
-		p[i] = 1
-		if s.on(hosts) {
-			p[i] = onHost
-		}
-		for j, x := range seen {
-			if j != but {
-				p[i] *= k.likely(s, k.Character(x.Character), x)
-			}
-		}
-		sum += p[i]
-	}
-	for i := range p {
-		p[i] /= sum
-	}
-	return p
-}
-
-func (s *Species) on(hosts []string) bool {
-	return slices.ContainsFunc(s.Hosts, func(h string) bool { return slices.Contains(hosts, h) })
-}
-
-func wrong(certainty string) float64 {
-	switch certainty {
-	case "think":
-		return wrongThink
-	case "guess":
-		return wrongGuess
-	}
-	return wrongSure
-}
-
-// likely is how likely a species shows what was seen. What is not written of a
-// species is taken as any of its states alike.
-func (k Key) likely(s *Species, c *Character, x Seen) float64 {
-	off := wrong(x.Certainty)
-	if c.Measure != nil {
-		r, known := s.Ranges[c.ID]
-		lo, hi := k.span(c)
-		flat := 1 / math.Log(hi/lo)
-		if !known {
-			return flat
-		}
-		sd := x.SD / x.Ratio
-		if x.SD == 0 {
-			sd = measuredSD
-		}
-		return (1-off)*between(math.Log(x.Ratio), math.Log(r[0]), math.Log(r[1]), sd) + off*flat
-	}
-	n, has := len(c.States), s.States[c.ID]
-	switch {
-	case len(has) == 0 || len(has) == n:
-		return 1 / float64(n)
-	case slices.Contains(has, x.State):
-		return (1 - off) / float64(len(has))
-	}
-	return off / float64(n-len(has))
-}
-
-// between is the density at v of something even from lo to hi that was read with
-// a normal error.
-func between(v, lo, hi, sd float64) float64 {
-	n := distuv.Normal{Mu: 0, Sigma: sd}
-	return (n.CDF(v-lo) - n.CDF(v-hi)) / (hi - lo)
-}
-
-// span is the least and most any species of the key has of a ratio, with some room.
-func (k Key) span(c *Character) (lo, hi float64) {
-	lo, hi = math.Inf(1), 0
-	for _, s := range k.Species {
-		if r, ok := s.Ranges[c.ID]; ok {
-			lo, hi = min(lo, r[0]), max(hi, r[1])
-		}
-	}
-	if hi == 0 {
-		return c.Measure.Line / 4, c.Measure.Line * 4
-	}
-	return lo * .7, hi * 1.4
-}
-
 func (k Key) against(s *Species, seen []Seen) []string {
 	out := []string{}
 	for _, x := range seen {
@@ -317,117 +230,6 @@ func (k Key) against(s *Species, seen []Seen) []string {
 		}
 	}
 	return out
-}
-
-// next is the character that divides best what is left, by the information an
-// answer is expected to bring.
-func (k Key) next(seen []Seen, p []float64) *Couplet {
-	var best *Character
-	bits := .01 // less is not worth a look
-	for _, c := range k.Characters {
-		if slices.ContainsFunc(seen, func(x Seen) bool { return x.Character == c.ID }) {
-			continue
-		}
-		at := entropy(p)
-		for _, a := range answersOf(c) {
-			q, sum := k.given(c, a.ID, p)
-			at -= sum * entropy(q)
-		}
-		if at > bits {
-			best, bits = c, at
-		}
-	}
-	if best == nil {
-		return nil
-	}
-	out := k.couplet(best, p)
-	out.Bits = bits
-	return &out
-}
-
-// answersOf are the states of a character, or the two sides of its line.
-func answersOf(c *Character) []SlideState {
-	if c.Measure == nil {
-		return c.States
-	}
-	return []SlideState{{"above", fmt.Sprintf("above %g", c.Measure.Line)}, {"below", fmt.Sprintf("below %g", c.Measure.Line)}}
-}
-
-// given is what an answer makes of the probabilities, and how likely it is.
-func (k Key) given(c *Character, answer string, p []float64) (q []float64, sum float64) {
-	q = make([]float64, len(p))
-	for i, s := range k.Species {
-		if p[i] < outOfPlay {
-			continue // it moves nothing
-		}
-		q[i] = p[i] * k.answers(s, c, answer)
-		sum += q[i]
-	}
-	for i := range q {
-		if sum > 0 {
-			q[i] /= sum
-		}
-	}
-	return q, sum
-}
-
-func (k Key) couplet(c *Character, p []float64) Couplet {
-	out := Couplet{Character: c.ID, Name: c.Name}
-	for _, a := range answersOf(c) {
-		q, sum := k.given(c, a.ID, p)
-		if sum <= 0 {
-			continue
-		}
-		at := Leaves{State: a.ID, Name: a.Name, P: sum, Species: []string{}}
-		order := make([]int, len(q))
-		for i := range q {
-			order[i] = i
-		}
-		sort.SliceStable(order, func(i, j int) bool { return q[order[i]] > q[order[j]] })
-		for _, i := range order {
-			switch {
-			case q[i] < .06:
-			case len(at.Species) < 6:
-				at.Species = append(at.Species, k.Species[i].Name)
-			default:
-				at.More++
-			}
-		}
-		out.Leaves = append(out.Leaves, at)
-	}
-	return out
-}
-
-// answers is how likely a species gives an answer of a couplet.
-func (k Key) answers(s *Species, c *Character, state string) float64 {
-	if c.Measure == nil {
-		return k.likely(s, c, Seen{State: state})
-	}
-	r, known := s.Ranges[c.ID]
-	if !known {
-		return .5
-	}
-	// The share of its range above the line, read with the usual error.
-	n, above := 6, 0.
-	for i := range n {
-		v := math.Log(r[0]) + (float64(i)+.5)/float64(n)*math.Log(r[1]/r[0])
-		above += distuv.Normal{Mu: math.Log(c.Measure.Line), Sigma: measuredSD}.CDF(v) / float64(n)
-	}
-	above = wrongSure/2 + (1-wrongSure)*above
-	if state == "above" {
-		return above
-	}
-	return 1 - above
-}
-
-func entropy(p []float64) float64 {
-	h := 0.
-	for _, x := range p {
-		if x > 0 {
-			h -= x * math.Log2(x)
-		}
-	}
-	return h
 }
 
 func (a *Keyed) say(seen []Seen, hosts []string) {
@@ -454,24 +256,4 @@ func (a *Keyed) say(seen []Seen, hosts []string) {
 	if len(hosts) > 0 && lead.P >= .5 && !lead.OnHost {
 		a.Notes = append(a.Notes, fmt.Sprintf("%s is not usually met on this plant; look once more at what decided it.", lead.Name))
 	}
-}
-
-// Above is the probability that a measured ratio lies above a line.
-func Above(x Seen, line float64) float64 {
-	sd := x.SD / x.Ratio
-	if x.SD == 0 {
-		sd = measuredSD
-	}
-	return distuv.Normal{Mu: math.Log(line), Sigma: sd}.CDF(math.Log(x.Ratio))
-}
-
-// Certainty is how sure one may be of the side of a line a ratio lies on.
-func Certainty(p float64) string {
-	switch {
-	case p >= sureAt:
-		return "sure"
-	case p >= .8:
-		return "think"
-	}
-	return "guess"
 }

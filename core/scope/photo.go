@@ -41,6 +41,9 @@ type PhotoScale struct {
 	Warnings   []string   `json:"warnings"`
 }
 
+// clickSD is how far a length between two clicks is off, in pixels.
+const clickSD = usualClick * math.Sqrt2
+
 const (
 	usualClick = 1.5    // px, judgement
 	widest     = 65_535 // px of the largest picture a decoder gives

@@ -18,7 +18,8 @@ type RatioRequest struct {
 	ObjectiveA string    `json:"objectiveA,omitempty" maxLength:"40" doc:"under which the first was read"`
 	ObjectiveB string    `json:"objectiveB,omitempty" maxLength:"40"`
 	Line       float64   `json:"line,omitempty" doc:"of the key; 1 when left out"`
-	ReadSD     float64   `json:"readSd,omitempty" doc:"how far one reading is off by its scale alone; that of half divisions when left out, in pixels for clicks"`
+	ReadSD     float64   `json:"readSd,omitempty" doc:"how far one reading is off by its scale alone; that of half divisions when left out"`
+	Clicks     bool      `json:"clicks,omitempty" doc:"read in pixels, each end set by a click"`
 }
 
 // Ratio is a/b with how far it is known.
@@ -31,7 +32,10 @@ type Ratio struct {
 	Line    float64 `json:"line"`
 	More    int     `json:"more" doc:"repeats of both that would likely settle it to 95 in 100; 0 when it is settled, -1 when no sensible number would"`
 	Settled bool    `json:"settled"`
-	Text    string  `json:"text"`
+
+	Certainty string `json:"certainty" doc:"sure, think or guess: how sure one may be of the side of the line it lies on"`
+
+	Text string `json:"text"`
 
 	Warnings []string `json:"warnings"`
 }
@@ -76,7 +80,10 @@ func Compare(r RatioRequest) (Ratio, error) {
 	if err := l.Err(); err != nil {
 		return Ratio{}, err
 	}
-	if r.ReadSD == 0 {
+	switch {
+	case r.ReadSD == 0 && r.Clicks:
+		r.ReadSD = clickSD
+	case r.ReadSD == 0:
 		r.ReadSD = readSD
 	}
 	a, va, dfa := side(r.A, r.ReadSD)
@@ -90,6 +97,7 @@ func Compare(r RatioRequest) (Ratio, error) {
 	out.Low, out.High = out.Ratio*math.Exp(-half), out.Ratio*math.Exp(half)
 	out.Above = above(math.Log(out.Ratio/r.Line) / math.Sqrt(rel))
 	out.Settled = max(out.Above, 1-out.Above) >= sureAt
+	out.Certainty = Certainty(max(out.Above, 1-out.Above))
 	if !out.Settled {
 		out.More = more(math.Abs(math.Log(out.Ratio/r.Line)), math.Sqrt(rel), min(len(r.A), len(r.B)))
 	}

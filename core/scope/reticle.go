@@ -45,7 +45,7 @@ type Factor struct {
 func Calibrate(list []Reading) (Factor, error) { return calibrate(list, readSD) }
 
 // CalibrateClicks is Calibrate for pixels of a camera, each end set by a click.
-func CalibrateClicks(list []Reading) (Factor, error) { return calibrate(list, usualClick*math.Sqrt2) }
+func CalibrateClicks(list []Reading) (Factor, error) { return calibrate(list, clickSD) }
 
 func calibrate(list []Reading, readSD float64) (Factor, error) {
 	var l fault.List

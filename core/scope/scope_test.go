@@ -44,6 +44,11 @@ func TestARatioByHand(t *testing.T) {
 	assert.InDelta(t, .99970, r.Above, 1e-5) // Φ(3.4303), from a table
 	assert.True(t, r.Settled)
 	assert.NotEmpty(t, r.Warnings, "one reading")
+	assert.Equal(t, "sure", r.Certainty)
+	px, err := scope.Compare(scope.RatioRequest{A: []float64{12}, B: []float64{10}, Clicks: true})
+	require.NoError(t, err)
+	assert.InDelta(t, 1.2*2.12132*math.Sqrt(1/144.+1/100.), px.SD, 1e-5)
+	assert.Equal(t, "guess", px.Certainty)
 	near, err := scope.Compare(scope.RatioRequest{A: []float64{10.5, 10.5}, B: []float64{10, 10}})
 	require.NoError(t, err)
 	assert.False(t, near.Settled)

@@ -37,6 +37,8 @@ type ShareFound struct {
 }
 
 const (
+	levels    = 1_536 // steps of greenness from -1 to 2
+	mostWork  = 1e9   // pixels a brush may pass over in all
 	fewPixels = 2_000 // of a leaf, below which a share is rough
 	oneHeap   = .75   // of the spread explained by two heaps, below which there is one (2/π is .64; judgement)
 	farOff    = 4.    // standard deviations
@@ -63,45 +65,40 @@ func Share(img image.Image, r ShareRequest) (ShareFound, []bool, error) {
 	}
 	w, h := b.Dx(), b.Dy()
 	inside := fillOutline(r.Outline, w, h)
-	green := make([]float64, w*h)
-	var leaf []float64
+	// A picture has millions of pixels: greenness is kept in steps, and counted.
+	green, counts, n := make([]uint16, w*h), [levels]int{}, 0
 	for y := range h {
 		for x := range w {
-			if inside[y*w+x] {
+			if at := y*w + x; inside[at] {
 				cr, cg, cb, _ := img.At(b.Min.X+x, b.Min.Y+y).RGBA()
-				green[y*w+x] = Greenness(float64(cr), float64(cg), float64(cb))
-				leaf = append(leaf, green[y*w+x])
+				green[at] = uint16(levelOf(Greenness(float64(cr), float64(cg), float64(cb))))
+				counts[green[at]]++
+				n++
 			}
 		}
 	}
-	if len(leaf) == 0 {
+	if n == 0 {
 		return ShareFound{}, nil, fault.New("outline", "holds no pixel of the picture", "set its points round the leaf")
 	}
-	out := ShareFound{Pixels: len(leaf), Warnings: []string{}}
+	out := ShareFound{Pixels: n, Warnings: []string{}}
 	if r.Threshold != nil {
 		out.Threshold = *r.Threshold
 	} else {
-		out.Threshold, out.Chosen = between2(leaf), true
+		out.Threshold, out.Chosen = betweenHeaps(&counts, n), true
 	}
 	brushed := brush(r.Strokes, w, h)
 	at := func(threshold float64, mask []bool) float64 {
-		sick := 0
+		under, sick := uint16(levelOf(threshold)), 0
 		for i, in := range inside {
-			if !in {
-				continue
-			}
-			is := green[i] < threshold
-			if brushed[i] != 0 {
-				is = brushed[i] > 0
-			}
+			is := in && (brushed[i] > 0 || brushed[i] == 0 && green[i] < under)
 			if is {
 				sick++
-				if mask != nil {
-					mask[i] = true
-				}
+			}
+			if mask != nil {
+				mask[i] = is
 			}
 		}
-		return float64(sick) / float64(len(leaf))
+		return float64(sick) / float64(n)
 	}
 	mask := make([]bool, w*h)
 	out.Share = at(out.Threshold, mask)
@@ -109,11 +106,11 @@ func Share(img image.Image, r ShareRequest) (ShareFound, []bool, error) {
 	for i, p := range r.Outline {
 		edge += distance(p, r.Outline[(i+1)%len(r.Outline)])
 	}
-	rim := .5 * edge / float64(len(leaf)) // half a pixel of the outline may belong to either side
+	rim := .5 * edge / float64(n) // half a pixel of the outline may belong to either side
 	out.Low = math.Max(0, at(out.Threshold-nudge, nil)-rim*out.Share)
 	out.High = math.Min(1, at(out.Threshold+nudge, nil)+rim*out.Share)
 	out.Text = fmt.Sprintf("%.0f in 100 of the leaf (%.0f to %.0f)", 100*out.Share, 100*out.Low, 100*out.High)
-	if len(leaf) < fewPixels {
+	if n < fewPixels {
 		out.Warnings = append(out.Warnings, "The leaf covers few pixels: take a picture from nearer.")
 	}
 	if out.High-out.Low > .15 {
@@ -139,9 +136,23 @@ func checkShare(r ShareRequest, b image.Rectangle) error {
 	if t := r.Threshold; t != nil && !(*t >= -1 && *t <= 2) {
 		l.Add("threshold", fmt.Sprintf("%g is no greenness", *t), "give -1 to 2, or leave it out")
 	}
+	work := 0.
 	for i, s := range r.Strokes {
 		if !(s.Radius > 0 && s.Radius <= 2000) || len(s.Points) == 0 {
 			l.Add(fmt.Sprintf("strokes[%d]", i), "is no stroke", "give points and a radius above 0")
+			continue
+		}
+		dabs := 0
+		for k, p := range s.Points {
+			if !(p.X >= 0 && p.X <= widest && p.Y >= 0 && p.Y <= widest) {
+				l.Add(fmt.Sprintf("strokes[%d].points[%d]", i, k), "lies off the picture", "paint on the picture")
+				break
+			}
+			dabs += dabsTo(s, k)
+		}
+		if work += 4 * math.Max(1, s.Radius*s.Radius) * float64(dabs); work > mostWork {
+			l.Add(fmt.Sprintf("strokes[%d]", i), "is more than can be painted", "use fewer strokes, or set the threshold")
+			break
 		}
 	}
 	return l.Err()
@@ -169,6 +180,14 @@ func fillOutline(p []Point, w, h int) []bool {
 	return in
 }
 
+// dabsTo is how many dabs of the brush lead to a point of a stroke.
+func dabsTo(s Stroke, i int) int {
+	if i == 0 {
+		return 1
+	}
+	return int(distance(s.Points[i-1], s.Points[i])/math.Max(1, s.Radius/2)) + 1
+}
+
 // brush marks what strokes say: 1 sick, -1 sound, the later over the earlier.
 func brush(strokes []Stroke, w, h int) []int8 {
 	out := make([]int8, w*h)
@@ -182,7 +201,7 @@ func brush(strokes []Stroke, w, h int) []int8 {
 			if i > 0 {
 				from = s.Points[i-1]
 			}
-			n := int(distance(from, p)/math.Max(1, s.Radius/2)) + 1
+			n := dabsTo(s, i)
 			for k := 1; k <= n; k++ {
 				t := float64(k) / float64(n)
 				cx, cy := from.X+t*(p.X-from.X), from.Y+t*(p.Y-from.Y)
@@ -199,29 +218,29 @@ func brush(strokes []Stroke, w, h int) []int8 {
 	return out
 }
 
-// between2 is the threshold that parts the pixels into two heaps with the least spread
-// inside each (Otsu 1979), over 128 steps of what is there. Of one normal heap that
-// explains 2/π of the spread; where it explains hardly more there is one heap, and sick
-// is what lies far off it (by the median and its absolute deviation).
-func between2(v []float64) float64 {
-	lo, hi := slices.Min(v), slices.Max(v)
-	if hi-lo < 1e-9 {
-		return lo
-	}
-	const n = 128
-	var hist [n]float64
-	for _, x := range v {
-		hist[min(n-1, int((x-lo)/(hi-lo)*n))]++
-	}
-	total, sum := float64(len(v)), 0.
-	for i, c := range hist {
-		sum += float64(i) * c
+// levelOf is the step of a greenness, from 0 for -1 to the last for 2.
+func levelOf(green float64) int {
+	return max(0, min(levels-1, int((green+1)/3*levels)))
+}
+
+// greenAt is the greenness between a step and the one before it.
+func greenAt(level float64) float64 { return level/levels*3 - 1 }
+
+// betweenHeaps is the threshold that parts the pixels into two heaps with the least
+// spread inside each (Otsu 1979). Of one normal heap that explains 2/π of the spread;
+// where it explains hardly more there is one heap, and sick is what lies far off it (by
+// the median and its absolute deviation).
+func betweenHeaps(counts *[levels]int, n int) float64 {
+	total, sum := float64(n), 0.
+	for i, c := range counts {
+		sum += float64(i) * float64(c)
 	}
 	best, from, to := -1., 0, 0
-	below, belowSum := 0., 0.
-	for i, c := range hist[:n-1] {
-		below += c
-		belowSum += float64(i) * c
+	below, belowSum, spread := 0., 0., 0.
+	for i, c := range counts {
+		spread += float64(c) * (float64(i) - sum/total) * (float64(i) - sum/total)
+		below += float64(c)
+		belowSum += float64(i) * float64(c)
 		if below == 0 || below == total {
 			continue
 		}
@@ -233,18 +252,25 @@ func between2(v []float64) float64 {
 			to = i
 		}
 	}
-	spread, mean := 0., sum/total
-	for i, c := range hist {
-		spread += c * (float64(i) - mean) * (float64(i) - mean)
+	if best/total >= oneHeap*spread && spread > 0 {
+		return greenAt(float64(from+to)/2 + 1)
 	}
-	if best/total < oneHeap*spread {
-		sorted := slices.Sorted(slices.Values(v))
-		mid := sorted[len(sorted)/2]
-		for i, x := range sorted {
-			sorted[i] = math.Abs(x - mid)
+	middle := half(counts, n, func(i int) int { return i })
+	off := half(counts, n, func(i int) int { return max(i-middle, middle-i) })
+	return greenAt(float64(middle) - farOff*1.4826*float64(off))
+}
+
+// half is the median of what a step stands for.
+func half(counts *[levels]int, n int, of func(int) int) int {
+	var by [levels]int
+	for i, c := range counts {
+		by[of(i)] += c
+	}
+	seen := 0
+	for i, c := range by {
+		if seen += c; 2*seen > n {
+			return i
 		}
-		slices.Sort(sorted)
-		return mid - farOff*1.4826*sorted[len(sorted)/2]
 	}
-	return lo + (float64(from+to)/2+1)/n*(hi-lo)
+	return levels - 1
 }

@@ -81,6 +81,12 @@ func TestWhatIsNoLeaf(t *testing.T) {
 		require.NotEmpty(t, list, field)
 		assert.Equal(t, field, list[0].Field)
 	}
-	_, _, err := scope.Share(image.NewRGBA(image.Rect(0, 0, 70000, 1)), scope.ShareRequest{Outline: whole})
+	flood := scope.Stroke{Radius: 2000}
+	for i := range 300 {
+		flood.Points = append(flood.Points, scope.Point{X: float64(i % 2 * 200), Y: 100})
+	}
+	_, _, err := scope.Share(m, scope.ShareRequest{Outline: whole, Strokes: []scope.Stroke{flood}})
+	assert.ErrorContains(t, err, "more than can be painted")
+	_, _, err = scope.Share(image.NewRGBA(image.Rect(0, 0, 70000, 1)), scope.ShareRequest{Outline: whole})
 	assert.ErrorContains(t, err, "too large")
 }

@@ -1,7 +1,6 @@
 package desk
 
 import (
-	"fmt"
 	"math"
 	"slices"
 
@@ -52,8 +51,6 @@ type ColonyWeeks struct {
 const (
 	weeksAtLeast = 28
 	weeksAtMost  = 84
-	// reaches is the share of a plant's pests a careful home sprayer hits, a judgement.
-	reaches = .8
 )
 
 // weeks draws the coming weeks around planned days.
@@ -105,7 +102,7 @@ func (s *Service) course(m house.Moment, c *Case, lt *knowledge.LifeTable, r *kn
 	}
 	var done []lifecycle.Treatment
 	for _, d := range days.Planned() {
-		done = append(done, lifecycle.Treatment{Day: float64(d.Sub(m.Today)), Kills: r.Kills, Reaches: reaches, HalfLife: r.HalfLife, Soil: r.Reach == "soil"})
+		done = append(done, lifecycle.Treatment{Day: float64(d.Sub(m.Today)), Kills: r.Kills, Reaches: lifecycle.HomeReach, HalfLife: r.HalfLife, Soil: r.Reach == "soil"})
 	}
 	treated, err := lifecycle.Simulate(colony, done...)
 	if err != nil {
@@ -124,41 +121,8 @@ func (s *Service) course(m house.Moment, c *Case, lt *knowledge.LifeTable, r *kn
 			out.Soil = append(out.Soil, st.Name)
 		}
 	}
-	out.Says = courseSays(treated, alone, m.Today, r)
+	out.Says = lifecycle.Told(treated, alone, m.Today, humanise.InSentence(r.Name))
 	return out, nil
-}
-
-// courseSays puts the picture into words: left alone, on these days, and when few
-// are left it starts anew from.
-func courseSays(treated, alone lifecycle.Course, today civil.Day, r *knowledge.Remedy) []string {
-	end := len(alone.Days) - 1
-	low, at := math.Inf(1), 0
-	for day := range treated.Days {
-		if n := treated.Total(day); n < low {
-			low, at = n, day
-		}
-	}
-	out := []string{fmt.Sprintf("Left alone: %s by %s.", asMany(alone.Total(end)), today.Add(end).Short())}
-	said := fmt.Sprintf("With %s on these days: down to %s about %s", humanise.InSentence(r.Name), asMany(low), today.Add(at).Short())
-	if n := treated.Total(end); n > 2*low && n > .1 {
-		said += fmt.Sprintf(", and %s again by the end: look once more before then", asMany(n))
-	}
-	return append(out, said+".")
-}
-
-// asMany says a number as a share of today's.
-func asMany(n float64) string {
-	switch {
-	case n < .005:
-		return "fewer than 1 in 200 of today's"
-	case n < .75:
-		return fmt.Sprintf("1 in %.0f of today's", math.Max(2, math.Round(1/n)))
-	case n < 1.5:
-		return "about as many as today"
-	case n > 20:
-		return "more than twenty times as many"
-	}
-	return fmt.Sprintf("%.0f times as many", math.Max(2, math.Round(n)))
 }
 
 // warmth is the mean temperature of each quarter of a day where the plant stands,

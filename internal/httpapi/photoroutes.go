@@ -60,15 +60,19 @@ func (s *Server) photoRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	ask(s, "leaf-share", "cases", "/cases/{id}/photos/{photo}/share", "How much of a leaf on a picture is sick", func(ctx context.Context, in *struct {
-		ID    string `path:"id" maxLength:"40"`
-		Photo string `path:"photo" maxLength:"40"`
-		Body  scope.ShareRequest
-	}) (shareAnswer, error) {
-		found, mask, err := s.desk.ShareOfLeaf(ctx, in.ID, in.Photo, in.Body)
-		return shareAnswer{found, "data:image/png;base64," + base64.StdEncoding.EncodeToString(mask)}, err
-	})
-	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}},
+	huma.Register(s.asking(), huma.Operation{OperationID: "leaf-share", Method: http.MethodPost, Path: "/cases/{id}/photos/{photo}/share", Summary: "How much of a leaf on a picture is sick", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, Middlewares: huma.Middlewares{s.picture}},
+		func(ctx context.Context, in *struct {
+			ID    string `path:"id" maxLength:"40"`
+			Photo string `path:"photo" maxLength:"40"`
+			Body  scope.ShareRequest
+		}) (*struct{ Body shareAnswer }, error) {
+			found, mask, err := s.desk.ShareOfLeaf(ctx, in.ID, in.Photo, in.Body)
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return &struct{ Body shareAnswer }{shareAnswer{found, "data:image/png;base64," + base64.StdEncoding.EncodeToString(mask)}}, nil
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.picture}},
 		func(ctx context.Context, in *struct {
 			ID      string `path:"id" maxLength:"40"`
 			Photo   string `path:"photo" maxLength:"40"`

@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/scope"
 	"botanik/internal/camera"
 	"botanik/internal/desk"
@@ -18,6 +19,8 @@ type slideKey struct {
 	Groups     []string           `json:"groups"`
 	Characters []*scope.Character `json:"characters"`
 	Species    []*scope.Species   `json:"species"`
+
+	Protocols []*knowledge.Protocol `json:"protocols" doc:"how slides and strips are made ready"`
 }
 
 type readingsBody struct {
@@ -27,8 +30,9 @@ type readingsBody struct {
 
 func (s *Server) scopeRoutes() {
 	get(s, "slide-key", "scope", "/scope/key", "The slide key: characters and species", func(context.Context, *none) (slideKey, error) {
-		k := s.desk.Base().SlideKey
-		return slideKey{k.Groups(), k.Characters, k.Species}, nil
+		b := s.desk.Base()
+		k := b.SlideKey
+		return slideKey{k.Groups(), k.Characters, k.Species, b.Protocols}, nil
 	})
 	ask(s, "identify", "scope", "/scope/identify", "Weigh the species of the key by what was seen on a slide", func(ctx context.Context, in *struct{ Body desk.KeyInput }) (desk.KeyAnswer, error) {
 		return s.desk.Key(ctx, in.Body)

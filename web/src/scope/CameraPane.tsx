@@ -19,12 +19,13 @@ const useCamera = () =>
 
 /** A frame that stands still: it is fetched anew when the slide or objective changes, or when asked. */
 function useFrame(of: S['Device'] | undefined, n: number) {
-  return useQuery<{ url: string; blob: Blob }, Problem>({
+  return useQuery<{ url: string; blob: Blob; objective: string }, Problem>({
     queryKey: ['frame', of?.slide, of?.objective, of?.exposure, n],
     queryFn: async () => {
       const { data, error, response } = await api.GET('/api/v1/scope/camera/frame', { parseAs: 'blob' });
       const blob = await take<Blob>(Promise.resolve({ data: data as unknown as Blob, error, response }));
-      return { blob, url: URL.createObjectURL(blob) };
+      // Under which objective it was taken the frame itself says: somebody else may have turned it since.
+      return { blob, url: URL.createObjectURL(blob), objective: response.headers.get('X-Objective') ?? '' };
     },
     enabled: !!of,
     retry: false,
@@ -49,13 +50,16 @@ export function CameraPane({
   const { data: device, error } = useCamera();
   const [n, setN] = useState(0);
   const frame = useFrame(device, n);
+  const objective = frame.data?.objective || (device?.objective ?? '');
+  const url = frame.data?.url;
+  useEffect(() => () => void (url && URL.revokeObjectURL(url)), [url]);
   const [from, setFrom] = useState<Point | null>(null);
   const [done, setDone] = useState<Mark[]>([]);
   const set = useMutation<S['Device'], Problem, S['DeviceChange']>({
     mutationFn: (body) => take<S['Device']>(api.PUT('/api/v1/scope/camera', { body })),
     onSuccess: (d) => client.setQueryData(['camera'], d),
   });
-  const kept = useCalibrations().data?.list.find((c) => c.unit === 'pixel' && c.objective === device?.objective);
+  const kept = useCalibrations().data?.list.find((c) => c.unit === 'pixel' && c.objective === objective);
   const [last, setLast] = useState(0);
   const keep = useChange(view?.id ?? '');
   const here = `${device?.slide}${device?.objective}`;
@@ -71,7 +75,7 @@ export function CameraPane({
     if (px < 2) return;
     setLast(px);
     setDone((d) => [...d.slice(-5), { points: [from, p], tone: 'line' }]);
-    onLength(px, device?.objective ?? '');
+    onLength(px, objective);
   };
   if (error) return <Trouble of={error} />;
   if (!device) return null;
@@ -131,7 +135,7 @@ export function CameraPane({
             onClick={() =>
               frame.data &&
               keep.mutate(
-                caseCalls(view.id).photo(new File([frame.data.blob], `slide ${device.slide}, ${device.objective}.jpg`)),
+                caseCalls(view.id).photo(new File([frame.data.blob], `slide ${device.slide}, ${objective}.jpg`)),
                 {
                   onSuccess: (v) => {
                     say({ text: `The frame is kept with ${view.number}.` });

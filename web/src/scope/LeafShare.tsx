@@ -4,16 +4,24 @@ import { useState } from 'react';
 import { caseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { OnPicture, type Point } from './OnPicture';
 
 type Tool = 'outline' | 'paint' | 'wipe';
+type Leaf = { outline: Point[]; strokes: S['Stroke'][]; threshold?: number };
 
 /** How much of a leaf is sick: an outline round it, a threshold on its green, and a brush that outranks both. */
 export function LeafShare({ view, photo }: { view: View; photo: View['photos'][number] }) {
   const kept = photo.marks?.leaf;
-  const [outline, setOutline] = useState<Point[]>(kept?.asked.outline ?? []);
-  const [strokes, setStrokes] = useState<S['Stroke'][]>(kept?.asked.strokes ?? []);
-  const [threshold, setThreshold] = useState<number | undefined>(kept?.asked.threshold);
+  // What was set on the picture outlives a reload until it is kept with it.
+  const [leaf, set, clear] = useTyped<Leaf>(`leaf.${photo.id}`, {
+    outline: kept?.asked.outline ?? [],
+    strokes: kept?.asked.strokes ?? [],
+    ...(kept?.asked.threshold === undefined ? {} : { threshold: kept.asked.threshold }),
+  });
+  const { outline, strokes, threshold } = leaf;
+  const paint = (points: Point[]) =>
+    set((l) => ({ strokes: [...l.strokes, { points, radius, ...(tool === 'wipe' ? { sound: true } : {}) }] }));
   const [tool, setTool] = useState<Tool>(kept ? 'paint' : 'outline');
   const [hidden, setHidden] = useState(false);
   const change = useChange(view.id);
@@ -45,16 +53,8 @@ export function LeafShare({ view, photo }: { view: View; photo: View['photos'][n
           alt={photo.name}
           over={hidden || !found ? undefined : share.data?.mask}
           marks={hidden ? [] : [{ points: outline, tone: 'known', closed: outline.length > 2 }]}
-          onPoint={(p) =>
-            tool === 'outline'
-              ? setOutline((o) => [...o, p])
-              : setStrokes((s) => [...s, { points: [p], radius, ...(tool === 'wipe' ? { sound: true } : {}) }])
-          }
-          onStroke={
-            tool === 'outline'
-              ? undefined
-              : (points) => setStrokes((s) => [...s, { points, radius, ...(tool === 'wipe' ? { sound: true } : {}) }])
-          }
+          onPoint={(p) => (tool === 'outline' ? set((l) => ({ outline: [...l.outline, p] })) : paint([p]))}
+          onStroke={tool === 'outline' ? undefined : paint}
         />
       </div>
       <div className="sheet pad stack" data-share={found?.share.toFixed(4) ?? ''}>
@@ -91,7 +91,7 @@ export function LeafShare({ view, photo }: { view: View; photo: View['photos'][n
                 max={0.7}
                 step={0.01}
                 value={threshold ?? found.threshold}
-                onChange={(e) => setThreshold(Number(e.target.value))}
+                onChange={(e) => set({ threshold: Number(e.target.value) })}
                 name="threshold"
                 style={{ width: '100%', accentColor: 'var(--aub2)' }}
               />
@@ -117,6 +117,7 @@ export function LeafShare({ view, photo }: { view: View; photo: View['photos'][n
                   ...(photo.marks?.asked ? { marks: photo.marks.asked } : {}),
                   leaf: body,
                 }),
+                { onSuccess: clear },
               )
             }
             data-do="keep-share"
@@ -129,9 +130,7 @@ export function LeafShare({ view, photo }: { view: View; photo: View['photos'][n
           <Button
             variant="outlined"
             onClick={() => {
-              setOutline([]);
-              setStrokes([]);
-              setThreshold(undefined);
+              set({ outline: [], strokes: [], threshold: undefined });
               setTool('outline');
             }}
           >

@@ -14,8 +14,6 @@ import { TakeLook } from './TakeLook';
 
 type Readings = { a: number[]; b: number[]; by: 'eye' | 'camera'; objective: string };
 const none: Readings = { a: [], b: [], by: 'eye', objective: '' };
-/** How far a length between two clicks is off, in pixels: half a line's width at each end. */
-const clickSd = 1.5 * Math.SQRT2;
 
 /** Two lengths read in turn under one objective, repeat after repeat, against the line of a key. */
 export function Measure({ view }: { view?: View }) {
@@ -30,7 +28,7 @@ export function Measure({ view }: { view?: View }) {
     a: readings.a,
     b: readings.b,
     line: at?.measure?.line,
-    ...(camera ? { readSd: clickSd } : {}),
+    clicks: camera,
   });
   if (!at?.measure) return null;
   // Two lengths under two objectives are no ratio: a change of objective begins anew.
@@ -113,7 +111,6 @@ export function Measure({ view }: { view?: View }) {
 function Taken({ view, at, of }: { view: View; at: S['Character']; of: S['Ratio'] }) {
   const above = of.above >= 0.5;
   const state = at.looks?.states[above ? 'above' : 'below'];
-  const p = Math.max(of.above, 1 - of.above);
   const { data: kb } = useVocabulary();
   const said = kb?.findings.find((f) => f.id === at.looks?.finding)?.states.find((s) => s.id === state)?.name;
   if (!at.looks || !state) return null;
@@ -125,7 +122,7 @@ function Taken({ view, at, of }: { view: View; at: S['Character']; of: S['Ratio'
         name: at.name,
         state,
         said: said ?? state,
-        certainty: p >= 0.95 ? 'sure' : p >= 0.8 ? 'think' : 'guess',
+        certainty: of.certainty,
         measured: of.text,
       }}
     />

@@ -80,6 +80,7 @@ export function OnPicture({
       onPointerMove={draw}
       onPointerUp={lift}
       onPointerLeave={lift}
+      style={onStroke ? { touchAction: 'none' } : undefined}
       data-onpicture
     >
       <img

@@ -6,6 +6,7 @@ import { Link, useSearchParams } from 'react-router';
 import { caseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { LeafShare } from './LeafShare';
 import { distance, type Mark, OnPicture, type Point } from './OnPicture';
 
@@ -101,7 +102,8 @@ export function Ruler({ view }: { view?: View }) {
 }
 
 function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
-  const [form, setForm] = useState<Form>(() => formOf(photo.marks));
+  // Clicks outlive a reload until they are kept with the picture.
+  const [form, setForm, clear] = useTyped<Form>(`ruler.${photo.id}`, formOf(photo.marks));
   const [tool, setTool] = useState<Tool>(photo.marks?.asked ? 'line' : 'known');
   const [hidden, setHidden] = useState(false);
   const change = useChange(view.id);
@@ -130,6 +132,7 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
         ...(marks ? { marks } : {}),
         ...(photo.marks?.leaf ? { leaf: photo.marks.leaf.asked } : {}),
       }),
+      { onSuccess: clear },
     );
   return (
     <div className="two wide-and-form">
@@ -157,7 +160,7 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
         <TextField
           label="The known length, mm"
           value={form.millimetres}
-          onChange={(e) => setForm((f) => ({ ...f, millimetres: e.target.value }))}
+          onChange={(e) => setForm({ millimetres: e.target.value })}
           name="known-mm"
           helperText="a ruler, a coin, a label laid beside it, in the same plane"
           slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}
@@ -166,7 +169,7 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
           <TextField
             label="The one square to it, mm"
             value={form.acrossMm}
-            onChange={(e) => setForm((f) => ({ ...f, acrossMm: e.target.value }))}
+            onChange={(e) => setForm({ acrossMm: e.target.value })}
             name="across-mm"
             helperText="shows whether the picture was taken at a slant"
             slotProps={{ htmlInput: { inputMode: 'decimal', className: 'num' } }}

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import { useSearchParams } from 'react-router';
+import { Link, useSearchParams } from 'react-router';
 import type { S, View } from '../api/client';
 import { useIdentify, useSlideKey } from '../api/scope';
 import { Where } from '../plates/things/where';
@@ -261,6 +261,12 @@ function FitRow({ f }: { f: S['Fit'] }) {
         <b>{f.name}</b> <i className="quiet">{f.scientific}</i>
         {f.against.length > 0 && <small style={{ display: 'block' }}>though: {f.against.join(', ')}</small>}
         {f.onHost && <small> · met on this plant</small>}
+        {f.cause && (
+          <small>
+            {' · '}
+            <Link to={`/plates/${f.cause}`}>its plate</Link>
+          </small>
+        )}
         <span className="bar">
           <i style={{ width: `${Math.max(1, 100 * f.p)}%` }} />
         </span>
