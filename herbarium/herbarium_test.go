@@ -129,3 +129,15 @@ func TestWhatARuleSpeaksOfIsThere(t *testing.T) {
 	}
 	assert.False(t, named(without(func(*knowledge.Remedy) bool { return false }), ""), "with all of them nothing is missed")
 }
+
+// What the four growers of review/use.md said is offered as looks.
+func TestTheStoriesOfTheFourCasesOfferALine(t *testing.T) {
+	for story, want := range map[string]string{
+		"cotton wool in the joints, sticky":     "sticky",
+		"brown wet patches on leaves and fruit": "spots",
+		"black spots, yellow leaves":            "spots",
+		"webs and green caterpillars":           "silk",
+	} {
+		assert.True(t, slices.ContainsFunc(Embedded().SpokenOf(story), func(s knowledge.Spoken) bool { return s.Finding == want }), story)
+	}
+}

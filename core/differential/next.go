@@ -26,7 +26,7 @@ type NextLook struct {
 	Minutes     float64   `json:"minutes"`
 	Destructive bool      `json:"destructive"`
 	Score       float64   `json:"score"` // per minute of work
-	Outcomes    []Outcome `json:"outcomes"`
+	Outcomes    []Outcome `json:"outcomes,omitempty" doc:"of the look to take first: what each answer makes of the list"`
 }
 
 // Loss of deciding for group g when the truth is of another group: 1 for a
@@ -48,7 +48,10 @@ const (
 // does nearly as well. "Not in the book" takes part. Causes below one in two
 // thousand are left out of the sum: they cannot move it. It returns the best keep
 // of them, and the ids of all in order.
-func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
+//
+// What the grower only told of, and the likely cause must have shown to an eye, is
+// asked too, valued as if it had not been told.
+func (e *Engine) nextLooks(k *reckoning, looks []Look, keep int) ([]NextLook, []string) {
 	w := e.newWork(k)
 	if len(w.live) < 2 {
 		return []NextLook{}, []string{}
@@ -63,14 +66,23 @@ func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
 	}
 	base := w.loss(w.p, w.out)
 	left := e.leftToSettle(k)
+	again := e.toldOnly(k, looks)
 	out := make([]NextLook, 0, len(e.Base.Findings))
 	for fi, f := range e.Base.Findings {
+		w, base := w, base
 		if answered[fi] {
-			continue
+			if w = again[f.ID]; w == nil {
+				continue
+			}
+			base = w.loss(w.p, w.out)
 		}
 		drop, bits := w.value(e, fi, base)
 		// A second look at the same thing tells less, as when it is scored.
-		scale := math.Pow(.5, float64(clusters[f.Cluster]))
+		others := clusters[f.Cluster]
+		if answered[fi] {
+			others-- // it is no second look at itself
+		}
+		scale := math.Pow(.5, float64(others))
 		if f.Cluster == "" {
 			scale = 1
 		}
@@ -94,10 +106,36 @@ func (e *Engine) nextLooks(k *reckoning, keep int) ([]NextLook, []string) {
 		tell[i] = n.Finding
 	}
 	out = out[:min(keep, len(out))]
-	for i := range out {
-		out[i].Outcomes = w.outcomes(e, out[i].Finding)
+	if len(out) > 0 {
+		at := w
+		if told := again[out[0].Finding]; told != nil {
+			at = told
+		}
+		out[0].Outcomes = e.outcomes(k, at, looks, out[0].Finding)
 	}
 	return out, tell
+}
+
+// toldOnly gives, of the findings a likely leader must have been looked at for, those
+// the grower only told of: each with the work of the case as it stands without it.
+func (e *Engine) toldOnly(k *reckoning, looks []Look) map[string]*work {
+	lead := k.idx[0]
+	if k.p(lead) < likelyAt {
+		return nil
+	}
+	out := map[string]*work{}
+	must := e.Base.Causes[lead].MustLook
+	for _, x := range k.got {
+		f := e.reads[x.find].find
+		if !slices.Contains(must, f.ID) || f.How == "asked" || !e.story(x) {
+			continue
+		}
+		rest := slices.DeleteFunc(slices.Clone(looks), func(l Look) bool { return l.Finding == f.ID })
+		if w := e.newWork(e.reckon(k.set, rest)); len(w.live) > 1 {
+			out[f.ID] = w
+		}
+	}
+	return out
 }
 
 // leftToSettle is what stands between a clear leader and a settled verdict: what it
@@ -261,40 +299,36 @@ func (w *work) value(e *Engine, fi int, base float64) (drop, bits float64) {
 	return max(0, base-after), max(0, bits)
 }
 
-// outcomes says what each answer would do to the first two of the list. Only
-// the live causes and "not in the book" can get there.
-func (w *work) outcomes(e *Engine, finding string) []Outcome {
+// outcomes says what each answer, sure and looked for as the finding asks, would do to
+// the first two of the list: the shares that stand there once it is written.
+func (e *Engine) outcomes(k *reckoning, w *work, looks []Look, finding string) []Outcome {
 	r := &e.reads[e.finds[finding]]
+	rest := slices.DeleteFunc(slices.Clone(looks), func(l Look) bool { return l.Finding == finding })
 	out := make([]Outcome, 0, len(r.find.States))
-	name := func(i int) (id, name string) {
-		if i < 0 {
-			return "", "not in this book"
-		}
-		return e.Base.Causes[i].ID, e.Base.Causes[i].Name
-	}
+	post := make([]float64, e.n)
 	total := 0.0
 	for s, st := range r.find.States {
 		row := e.alone[r.at+s]
-		a, b := -1, -1
-		qa, qb := w.out*w.unlistedShows(row, r.bg[s]), 0.0
-		ps := qa
-		for k, i := range w.live {
-			q := w.p[k] * row[i]
-			ps += q
-			switch {
-			case q > qa:
-				b, qb = a, qa
-				a, qa = i, q
-			case q > qb:
-				b, qb = i, q
+		ps := w.out * w.unlistedShows(row, r.bg[s])
+		for n, i := range w.live {
+			ps += w.p[n] * row[i]
+		}
+		copy(post, k.prior)
+		not := e.add(post, k.set, e.resolve(append(rest[:len(rest):len(rest)], Look{Finding: finding, State: st.ID})))
+		first := shared{"", "not in this book", math.Log(not.share())}
+		second := shared{p: math.Inf(-1)}
+		for i, p := range post {
+			switch c := e.Base.Causes[i]; {
+			case p > first.p:
+				first, second = shared{c.ID, c.Name, p}, first
+			case p > second.p:
+				second = shared{c.ID, c.Name, p}
 			}
 		}
-		id, lead := name(a)
-		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: id, TopP: qa / ps}
-		o.Text = fmt.Sprintf("%s %.0f", lead, 100*o.TopP)
-		if o.TopP < .85 && qb > 0 {
-			_, second := name(b)
-			o.Text += fmt.Sprintf(", %s %.0f", second, 100*qb/ps)
+		o := Outcome{State: st.ID, Name: st.Name, P: ps, Top: first.id, TopP: math.Exp(first.p)}
+		o.Text = fmt.Sprintf("%s %.0f", first.name, 100*o.TopP)
+		if o.TopP < .85 && second.name != "" {
+			o.Text += fmt.Sprintf(", %s %.0f", second.name, 100*math.Exp(second.p))
 		}
 		total += ps
 		out = append(out, o)
@@ -305,8 +339,15 @@ func (w *work) outcomes(e *Engine, finding string) []Outcome {
 	return out
 }
 
+// shared is who has a share of the list, as a natural log; without id what is not in
+// the book.
+type shared struct {
+	id, name string
+	p        float64
+}
+
 // Next gives the looks that would tell most, best first, at most keep.
 func (e *Engine) Next(s Circumstances, looks []Look, keep int) []NextLook {
-	out, _ := e.nextLooks(e.reckon(s, looks), keep)
+	out, _ := e.nextLooks(e.reckon(s, looks), looks, keep)
 	return out
 }

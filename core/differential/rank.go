@@ -129,7 +129,7 @@ func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 	if r.Other = Open; r.Verdict == Undetermined {
 		r.Other = Undetermined
 	}
-	r.Next, r.Tell = e.nextLooks(k, 6)
+	r.Next, r.Tell = e.nextLooks(k, looks, 6)
 	e.stop(&r)
 	return r
 }

@@ -2169,7 +2169,8 @@ export interface components {
             /** Format: double */
             minutes: number;
             name: string;
-            outcomes: components["schemas"]["Outcome"][];
+            /** @description of the look to take first: what each answer makes of the list */
+            outcomes?: components["schemas"]["Outcome"][];
             /** Format: double */
             score: number;
         };
@@ -3525,7 +3526,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBTQTNXSjBCREZaWDI3WFdX"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA5WUpIMks2NkNUUTNEQ1lY"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3625,9 +3626,9 @@ export interface operations {
                      *                 "name": "pale flecks, silver or bronze",
                      *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
                      *             "score": 0.8894194670225456
@@ -3773,9 +3774,9 @@ export interface operations {
                      *                 "name": "pale flecks, silver or bronze",
                      *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
                      *             "score": 0.8894194670225456
@@ -3963,9 +3964,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403805
@@ -4362,23 +4363,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4406,11 +4407,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4670,9 +4671,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -4853,7 +4854,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "p": 0.04614432864946881,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4863,7 +4864,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.863593174165035,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4872,11 +4873,11 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.05431416681357113,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 17",
+                     *                 "text": "Two-spotted spider mite 37, not in this book 20",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5520937710600204
+                     *                 "topP": 0.3697781645410109
                      *               }
                      *             ],
                      *             "score": 0.798682788927872
@@ -4891,7 +4892,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.20285511168630865
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4904,7 +4905,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13836588595863664
+                     *           "p": 0.1383658859586366
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5298,23 +5299,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5342,11 +5343,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5707,9 +5708,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -5895,9 +5896,9 @@ export interface operations {
                      *                 "name": "pale flecks, silver or bronze",
                      *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
                      *             "score": 0.8894194670225456
@@ -6068,23 +6069,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6112,11 +6113,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6353,23 +6354,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6397,11 +6398,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6576,9 +6577,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -6790,9 +6791,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403805
@@ -7093,9 +7094,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -7451,9 +7452,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -7753,23 +7754,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7797,11 +7798,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7943,23 +7944,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7987,11 +7988,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8263,9 +8264,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.39077566897969523,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403805
@@ -8505,9 +8506,9 @@ export interface operations {
                      *                 "name": "many",
                      *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
                      *             "score": 0.5105098576403806
@@ -8823,9 +8824,9 @@ export interface operations {
                      *                 "name": "pale flecks, silver or bronze",
                      *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 71, not in this book 9",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7133993723982462
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
                      *             "score": 0.8894194670225456
@@ -8994,23 +8995,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 94",
+                     *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9355193573586282
+                     *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9038,11 +9039,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [

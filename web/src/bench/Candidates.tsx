@@ -89,7 +89,7 @@ export function Next({ r, onGo, look }: { r: S['Ranking']; onGo?: (finding: stri
   const next = r.next?.[0];
   if (!next) return null;
   const f = look?.byId.get(next.finding);
-  const outcomes = [...next.outcomes].sort((a, b) => b.p - a.p);
+  const outcomes = [...(next.outcomes ?? [])].sort((a, b) => b.p - a.p);
   return (
     <div className="notice next" data-next={next.finding}>
       <button type="button" className="plain" onClick={() => onGo?.(next.finding)}>

@@ -29,11 +29,18 @@ export function MixStep({ view }: { view: View }) {
     ...emptyMix,
     spoons: session.data?.desk.units ?? 'metric',
   });
+  // Days nobody set yet go with the mix as the desk proposes them, unless somebody wants to change them.
+  const unset = !['done', 'needless'].includes(view.steps.find((s) => s.id === 'days')?.state ?? '');
+  const plan = usePlan(view, {}, unset && only.length > 0);
+  const proposed = unset && !plan.error ? plan.data?.on : undefined;
   const jarred = kb?.remedies.find((r) => r.id === only[0])?.rates?.[0]?.id === 'dab';
-  const form = only.includes(last.remedy)
-    ? last
+  // What is bought lasts for all of them, unless somebody said otherwise.
+  const times = last.times ?? (proposed && proposed.length > 1 ? String(proposed.length) : undefined);
+  const form: MixForm = only.includes(last.remedy)
+    ? { ...last, times }
     : {
         ...last,
+        times,
         remedy: only[0] ?? '',
         rate: '',
         use: last.use === 'custom' ? 'middle' : last.use,
@@ -47,15 +54,11 @@ export function MixStep({ view }: { view: View }) {
   const much = blend.data?.plan.much ? blend.data.plan.volume : '';
   const [meant, setMeant] = useState('');
   const asked = !!much && meant !== much;
-  // Days nobody set yet go with the mix as the desk proposes them, unless somebody wants to change them.
-  const unset = !['done', 'needless'].includes(view.steps.find((s) => s.id === 'days')?.state ?? '');
-  const plan = usePlan(view, {}, unset && only.length > 0);
-  const proposed = unset && !plan.error ? plan.data?.on : undefined;
   const keep = (withDays: boolean) =>
     !asked &&
     change.mutate(put('/api/v1/cases/{id}/mix', { ...mixInput(form), ...(withDays ? { withDays } : {}) }), {
       onSuccess: (v) => {
-        setLast(form); // the shelf remembers the last used units
+        setLast({ ...form, times: undefined }); // the grower's sprayer and spoons; how often is the next plan's
         const days = v.steps.find((s) => s.id === 'days')?.state ?? '';
         go(`/bench/${view.id}/${['done', 'needless'].includes(days) ? 'handover' : 'days'}`);
       },

@@ -35,9 +35,9 @@ export function OfferRow({
   onFlip: () => void;
   onAt: () => void;
 }) {
-  // A gate that spoke is always heard; of what is chosen the ladder's own reason stands beside, under Chosen.
-  const reasons = full || on ? o.reasons : o.reasons.slice(0, 1);
-  const ladder = (full || next || (!on && !reasons.length)) && o.ladder !== o.reasons[0]?.text;
+  // A gate that spoke is always heard: of what is chosen every word stands under Chosen, above the button that keeps it.
+  const reasons = full ? o.reasons : on ? [] : o.reasons.slice(0, 1);
+  const ladder = (full || (!on && (next || !reasons.length))) && o.ladder !== o.reasons[0]?.text;
   return (
     <div
       className={on ? 'offer on' : 'offer'}

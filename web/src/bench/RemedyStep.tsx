@@ -143,9 +143,19 @@ export function RemedyStep({ view }: { view: View }) {
           <h2>Chosen</h2>
           {pick.length === 0 && <p className="quiet">Nothing yet. Space chooses the line you are on.</p>}
           <ul className="tight">
-            {pick.map((p) => (
-              <li key={p}>{data?.offers.find((o) => o.remedy === p)?.name ?? p}</li>
-            ))}
+            {pick.map((p) => {
+              const o = data?.offers.find((x) => x.remedy === p);
+              return (
+                <li key={p} data-chosen={p}>
+                  {o?.name ?? p}
+                  {o?.reasons.map((r) => (
+                    <small key={r.text}>
+                      {r.text}
+                    </small>
+                  ))}
+                </li>
+              );
+            })}
           </ul>
           {data && pick.length > 0 && pick.slice().sort().join() !== data.pick.slice().sort().join() && (
             <p className="quiet">Your own choice; the ladder itself would take {names(data, data.pick)}.</p>

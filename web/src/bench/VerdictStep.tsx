@@ -214,7 +214,7 @@ function Review({
   return (
     <div className="sheet pad stack" style={{ borderColor: 'var(--pond)' }}>
       <h2>
-        {v.by} says: {v.degree}, {name}
+        {v.by} says: {degrees.find((d) => d.id === v.degree)?.name ?? v.degree}, {name}
       </h2>
       {v.note && <p>“{v.note}”</p>}
       <Prepared view={view} />

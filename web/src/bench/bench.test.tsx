@@ -140,7 +140,10 @@ const advice = {
   date: '2026-07-10',
   offers: [
     offer('hose-off', 1),
-    offer('soap', 4),
+    offer('soap', 4, {
+      status: 'care',
+      reasons: [{ gate: 'people', status: 'care', text: 'Keep the bottle out of reach.' }],
+    }),
     offer('sulfur', 6, {
       status: 'not now',
       until: '2026-07-31',
@@ -193,6 +196,22 @@ describe('a sprayer', () => {
   });
 });
 
+describe('what is bought', () => {
+  it('buys for all the days the desk proposes, and for what somebody said instead', async () => {
+    desk('POST /api/v1/blend', () => refusal(422, 'volume', 'is missing', 'give it'));
+    desk('POST /api/v1/cases/01X/plan-days', { on: ['2026-07-12', '2026-07-19', '2026-07-26'], notes: [] });
+    const treatment = { remedies: ['soap'], by: 'Ansel' } as View['treatment'];
+    const v = aCase({ treatment, steps: [{ id: 'days', name: 'Days', state: 'open', note: '' }] });
+    shown(<MixStep view={v} />, v);
+    const times = () => document.querySelector('input[name=times]') as HTMLInputElement;
+    await waitFor(() => expect(times()?.value).toBe('3'));
+    await waitFor(() => expect(askedAt('POST /api/v1/blend').at(-1)?.body).toMatchObject({ treatments: 3 }));
+    await userEvent.clear(times());
+    await userEvent.type(times(), '2');
+    await waitFor(() => expect(askedAt('POST /api/v1/blend').at(-1)?.body).toMatchObject({ treatments: 2 }));
+  });
+});
+
 describe('the ladder', () => {
   const line = (id: string) => document.querySelector(`.offer[data-remedy="${id}"]`) as HTMLElement;
   const on = (id: string) => line(id).classList.contains('on');
@@ -213,6 +232,8 @@ describe('the ladder', () => {
     expect(line('sulfur').textContent).toContain('Oil was used');
     expect(line('pyrethrins').textContent).toContain('This house does not recommend it');
     expect(screen.getByText('Hose off in the morning.')).toBeTruthy();
+    expect(document.querySelector('[data-chosen="soap"]')?.textContent).toContain('Keep the bottle out of reach.');
+    expect(line('soap').textContent).not.toContain('Keep the bottle');
     expect(screen.getByText(/mites come back worse/)).toBeTruthy();
   });
   it('lets nobody choose what is refused, by mouse or by key', async () => {

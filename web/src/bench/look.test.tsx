@@ -605,6 +605,7 @@ describe('the verdict', () => {
     const first = open(waits, 'trainee');
     expect(await screen.findByText(/An advisor looks at it before anything goes to the grower/)).toBeTruthy();
     expect(screen.queryByText('Agree')).toBeNull();
+    expect(screen.getByText(/^Wren says: likely, /)).toBeTruthy();
     first.unmount();
     open(waits);
     const back = await screen.findByText('Send it back', { selector: 'button' });
