@@ -31,6 +31,22 @@ func (p *page) onPicture(at scope.Point) {
 	p.drawn()
 }
 
+// dragged draws a stroke with the button held, in pixels of the picture.
+func (p *page) dragged(from, to scope.Point) {
+	p.t.Helper()
+	var box struct{ X, Y, K float64 }
+	p.eval(`(i => { const r = i.getBoundingClientRect(); return {X: r.left, Y: r.top, K: r.width / i.naturalWidth} })(document.querySelector('[data-onpicture] img'))`, &box)
+	at := func(t input.MouseType, f float64) *input.DispatchMouseEventParams {
+		return input.DispatchMouseEvent(t, box.X+(from.X+f*(to.X-from.X))*box.K, box.Y+(from.Y+f*(to.Y-from.Y))*box.K).WithButton(input.Left).WithButtons(1)
+	}
+	p.do(at(input.MousePressed, 0).WithClickCount(1))
+	for i := range 20 {
+		p.do(at(input.MouseMoved, float64(i+1)/20))
+	}
+	p.do(at(input.MouseReleased, 1).WithClickCount(1))
+	p.drawn()
+}
+
 // crossTo moves the cross of the picture with the arrow keys and sets a point there.
 func (p *page) crossTo(from, to scope.Point) {
 	p.t.Helper()
@@ -98,11 +114,9 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	d := start(t)
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
-	truth := simulated.NewScopeCamera(herbarium.Embedded().SlideKey).Truth("3", "40x")
-	require.NotNil(t, truth)
+	tray := simulated.NewScopeCamera(herbarium.Embedded().SlideKey)
 	length := func(x [2]scope.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
-	true_ := length(truth.Opening) / length(truth.Lobe)
-	within := func() {
+	within := func(true_ float64) {
 		t.Helper()
 		var says string
 		p.until("a ratio", `document.querySelector('[data-ratio]').dataset.ratio !== ''`)
@@ -114,23 +128,34 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	}
 	p.open("/scope/ratio")
 	p.click(`[data-chip=camera]`)
-	p.see(`[data-camera] [role=combobox]`)
-	p.chooseIn(`[data-camera] [role=combobox]`, "3")
-	p.see(`[data-camera="340x"] [data-onpicture] img`)
-	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
-	for range 2 {
-		for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
-			p.onPicture(x[0])
-			p.onPicture(x[1])
+	var truth *simulated.Slide
+	var true_ float64
+	anew := `[...document.querySelectorAll('button')].find(b => b.textContent === 'Start anew')`
+	for i, slide := range []string{"9", "6", "3"} { // the last is measured by keys as well
+		truth = tray.Truth(slide, "40x")
+		require.NotNil(t, truth, slide)
+		true_ = length(truth.Opening) / length(truth.Lobe)
+		p.see(`[data-camera] [role=combobox]`)
+		p.chooseIn(`[data-camera] [role=combobox]`, slide)
+		p.see(`[data-camera="` + slide + `40x"] [data-onpicture] img`)
+		p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
+		if i > 0 {
+			p.do(chromedp.Evaluate(anew+`.click()`, nil))
 		}
+		for range 2 {
+			for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
+				p.onPicture(x[0])
+				p.onPicture(x[1])
+			}
+		}
+		p.until("two readings of each", `document.querySelector('[data-readings=b]').innerText.trim().split(' · ').length === 2`)
+		within(true_)
 	}
-	p.until("two readings of each", `document.querySelector('[data-readings=b]').innerText.trim().split(' · ').length === 2`)
-	within()
 
 	p.open("/scope/ratio")
 	p.see(`[data-onpicture] img`)
 	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
-	p.do(chromedp.Evaluate(`[...document.querySelectorAll('button')].find(b => b.textContent === 'Start anew').click()`, nil))
+	p.do(chromedp.Evaluate(anew+`.click()`, nil))
 	p.do(chromedp.Focus(`[data-onpicture]`, chromedp.ByQuery))
 	at := scope.Point{X: 480, Y: 360}
 	for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
@@ -140,7 +165,7 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 		}
 	}
 	p.until("one reading of each", `document.querySelector('[data-readings=b]').innerText.trim() !== '–'`)
-	within()
+	within(true_)
 
 	// Another objective: what was read before is no part of this ratio.
 	p.click(`[data-camera] [data-chip="10x"]`)
@@ -158,6 +183,12 @@ func TestASlideIsKeyedAndAMicroscopeCalibrated(t *testing.T) {
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
 	p.open("/scope")
+	p.see(`[data-species] .hind`)
+	var drawn, alike int
+	p.eval(`document.querySelectorAll('[data-species] .hind').length`, &drawn)
+	p.eval(`new Set([...document.querySelectorAll('[data-species] .hind')].map(x => x.innerHTML)).size`, &alike)
+	assert.Equal(t, 31, drawn, "every species still possible with its hind end")
+	assert.GreaterOrEqual(t, alike, 24, "and hardly two alike")
 	var leader string
 	for c, s := range map[string]string{"lobes": "two", "plates": "short", "birth-pores": "none", "medians": "close", "cover": "round", "ducts": "one", "second": "like", "rows": "few"} {
 		p.click(`[data-character=` + c + `] [data-state=` + s + `]`)
@@ -187,6 +218,24 @@ func TestASlideIsKeyedAndAMicroscopeCalibrated(t *testing.T) {
 	assert.InDelta(t, .2, um, .004)
 	p.click(`[data-do=keep-calibration]`)
 	p.see(`[data-calibrations="2"]`)
+	// A frozen frame stays with a case, with its scale.
+	p.open("/")
+	p.sample("Maud Lister", "Oleander", "indoors", "brown bumps on the leaves")
+	p.step("look")
+	p.press(kb.Escape, "s", "anal opening against the median lobe", kb.ArrowDown)
+	p.click(`[data-measure=slide-opening]`)
+	p.click(`[data-chip=camera]`)
+	p.see(`[data-camera$="40x"] [data-onpicture] img`)
+	p.click(`[data-do=keep-frame]`)
+	p.read("The frame is kept")
+	p.until("the frame with its scale", `(window.__n = fetch('/api/v1/cases/' + new URLSearchParams(location.search).get('case')).then(r => r.json()).then(v => { window.__mm = v.photos?.[0]?.marks?.asked?.known ? v.photos[0].marks.asked.millimetres : 0 }), window.__mm > 0)`)
+	var mm float64
+	p.eval(`window.__mm`, &mm)
+	assert.InDelta(t, 100*um/1000, mm, 1e-5, "a hundred pixels of it, in mm")
+	// An objective was changed: what is kept says that it no longer holds, here and at the camera.
+	p.open("/scope/calibrate")
+	p.click(`[data-do=changed]`)
+	p.read("was changed since: calibrate anew")
 	// A clock runs on while one is elsewhere.
 	p.open("/scope/mounts")
 	p.click(`[data-clock="scale.1"] button`)
@@ -266,8 +315,10 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.click(`[data-chip=paint]`)
 	at(75, 35)
 	sick(.25 + math.Pi*(400./60)*(400./60)/(320*200))
+	p.dragged(scope.Point{X: 84 * k, Y: 20 * k}, scope.Point{X: 84 * k, Y: 50 * k})
+	sick(.25 + (math.Pi*44.4+2*(400./60)*120)/(320*200))
 	p.click(`[data-do=keep-share]`)
-	p.read("kept by Ansel: 25 in 100")
+	p.read("kept by Ansel: 28 in 100")
 	p.open(path)
 	p.until("the marks of lengths to be there still", `document.querySelectorAll('[data-onpicture] g[data-tone=line] path').length > 1`)
 }

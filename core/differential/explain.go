@@ -88,6 +88,16 @@ func (e *Engine) candidate(i, lead int, p float64, got []looked) Candidate {
 	return out
 }
 
+// Explain weighs looks for and against one cause, likely or not; false when the book
+// has no such cause.
+func (e *Engine) Explain(looks []Look, cause string) (Candidate, bool) {
+	i := slices.IndexFunc(e.Base.Causes, func(c *knowledge.Cause) bool { return c.ID == cause })
+	if i < 0 {
+		return Candidate{}, false
+	}
+	return e.candidate(i, i, 0, e.resolve(looks)), true
+}
+
 // confirms reports whether a line is a confirming sign of a cause, seen with what it
 // takes and no worse than "think": what a grower tells confirms nothing.
 func (e *Engine) confirms(c *knowledge.Cause, x looked, l line) bool {

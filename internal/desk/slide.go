@@ -3,7 +3,9 @@ package desk
 import (
 	"context"
 	"fmt"
+	"strings"
 
+	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/scope"
@@ -37,6 +39,7 @@ type KeyLook struct {
 // what was looked at on it. Errors name case, host, group or seen[i].
 func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
 	b, host, points := s.Base(), s.Base().Host(in.Host), ""
+	var looks []differential.Look
 	if in.Host != "" && host == nil {
 		return KeyAnswer{}, fault.New("host", fmt.Sprintf("%q is no plant known here", in.Host), "use an id from kb list hosts, or leave it out")
 	}
@@ -48,6 +51,9 @@ func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
 		host = b.Host(v.Intake.Host)
 		if v.Reading.Looked > 0 {
 			points = v.Reading.Leader
+			for _, l := range v.Looks {
+				looks = append(looks, l.Look)
+			}
 		}
 	}
 	keyed, err := b.SlideKey.Identify(in.Group, in.Seen, growsAs(host))
@@ -59,12 +65,31 @@ func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
 	if k := b.Cause(points); k != nil && len(in.Seen) > 0 && lead.Cause != points && b.Cause(lead.Cause) != nil {
 		out.Notes = append(out.Notes, fmt.Sprintf("What was looked at on the plant points to %s: look once more at what decides between the two.", k.Name))
 	}
+	if c, ok := s.Engine().Explain(looks, lead.Cause); ok && len(in.Seen) > 0 {
+		if said := strong(c.Against); said != "" {
+			out.Notes = append(out.Notes, fmt.Sprintf("%s would not explain what was seen on the plant: %s.", lead.Name, said))
+		}
+	}
 	for _, x := range in.Seen {
 		if l, ok := lookOf(b, x); ok {
 			out.Looks = append(out.Looks, l)
 		}
 	}
 	return out, nil
+}
+
+// speaksAgainst is from how many decibans a look is said to disagree with a name.
+const speaksAgainst = 4.
+
+// strong is what a case saw that speaks strongly against a cause, in words, two at most.
+func strong(against []differential.Weight) string {
+	said := []string{}
+	for _, w := range against {
+		if w.Decibans <= -speaksAgainst && len(said) < 2 {
+			said = append(said, w.Said)
+		}
+	}
+	return strings.Join(said, "; ")
 }
 
 // growsAs is what a plant is met under in the key: its id, group and family.

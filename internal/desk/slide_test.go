@@ -2,6 +2,7 @@ package desk_test
 
 import (
 	"context"
+	"strings"
 	"testing"
 
 	"botanik/core/differential"
@@ -89,6 +90,17 @@ func TestASlideIsHeldAgainstPlantAndLooks(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, "red-scale", a.Fits[0].Cause)
 	assert.Contains(t, a.Notes[len(a.Notes)-1], "points to Two-spotted spider mite", "what was seen on the plant speaks for something else")
+	b.keep(b.CheckIn(ctx, b.who, casefile.Intake{Grower: "Ilse", Plant: "oleander", Place: "greenhouse", Story: "x"}, ""))
+	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "main-sign", State: "lumps"}))
+	oleander := []scope.Seen{{Character: "lobes", State: "three"}, {Character: "birth-pores", State: "four"}, {Character: "opening-lobe", Ratio: .7, SD: .04}, {Character: "body", State: "round"}}
+	before, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Case: b.v.ID, Seen: oleander})
+	require.NoError(t, err)
+	assert.NotContains(t, strings.Join(before.Notes, " "), "would not explain")
+	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "sticky", State: "yes"}))
+	after, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Case: b.v.ID, Seen: oleander})
+	require.NoError(t, err)
+	require.Equal(t, "oleander-scale", after.Fits[0].Cause)
+	assert.Contains(t, strings.Join(after.Notes, " "), "Oleander scale would not explain what was seen on the plant", "armored scales make no honeydew")
 	lemon, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Host: "holly", Seen: seen})
 	require.NoError(t, err)
 	assert.Contains(t, lemon.Notes[0], "not usually met on this plant")

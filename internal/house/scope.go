@@ -22,6 +22,7 @@ type Calibration struct {
 	Readings   []scope.Reading `json:"readings" maxItems:"50"`
 	Factor     scope.Factor    `json:"factor"`
 	At         time.Time       `json:"at"`
+	Changed    bool            `json:"changed,omitempty" doc:"an objective, the eyepiece or the camera was changed since"`
 	Old        string          `json:"old,omitempty" doc:"said when it should be done anew"`
 }
 
@@ -32,6 +33,7 @@ type NewCalibration struct {
 	Objective  string          `json:"objective" maxLength:"20"`
 	Unit       string          `json:"unit,omitempty" enum:"division,pixel," doc:"division when left out"`
 	Readings   []scope.Reading `json:"readings" maxItems:"50" doc:"none drops the calibration"`
+	Changed    bool            `json:"changed,omitempty" doc:"without readings: it stays, and says that it no longer holds, until it is calibrated anew"`
 }
 
 const (
@@ -44,7 +46,7 @@ func (s *Service) Calibrations(ctx context.Context, person string) ([]Calibratio
 	out := []Calibration{}
 	v, err := s.setting(ctx, keyScope+person, &out)
 	for i := range out {
-		out[i].Old = scope.Stale(int(s.now().Sub(out[i].At).Hours()/24), false)
+		out[i].Old = scope.Stale(int(s.now().Sub(out[i].At).Hours()/24), out[i].Changed)
 	}
 	return out, v, err
 }
@@ -56,8 +58,9 @@ func factorOf(unit string, list []scope.Reading) (scope.Factor, error) {
 	return scope.Calibrate(list)
 }
 
-// Calibrate keeps a calibration for the person who read it, or drops one. Errors
-// name microscope, objective or readings.
+// Calibrate keeps a calibration for the person who read it, drops one, or says of one
+// that the microscope was changed since. Errors name microscope, objective, readings
+// or changed.
 func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibration, from int) error {
 	var l fault.List
 	c := Calibration{Microscope: humanise.Line(in.Microscope), Objective: humanise.Line(in.Objective), Unit: in.Unit, Readings: in.Readings, At: s.now()}
@@ -82,9 +85,18 @@ func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibr
 	if err != nil {
 		return err
 	}
-	kept = slices.DeleteFunc(kept, func(x Calibration) bool {
+	same := func(x Calibration) bool {
 		return x.Microscope == c.Microscope && x.Objective == c.Objective && x.Unit == c.Unit
-	})
+	}
+	if in.Changed {
+		i := slices.IndexFunc(kept, same)
+		if i < 0 || len(in.Readings) > 0 {
+			return fault.New("changed", "is said of a calibration that is kept, without readings", "name its microscope, objective and unit; new readings take its place and need no such word")
+		}
+		kept[i].Changed = true
+		return s.put(ctx, who, keyScope+who.ID, kept, from)
+	}
+	kept = slices.DeleteFunc(kept, same)
 	if len(in.Readings) > 0 {
 		kept = append(kept, c)
 	}

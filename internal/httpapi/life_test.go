@@ -378,6 +378,15 @@ func TestCalibrationsAreThePersons(t *testing.T) {
 	a = c.signIn("ansel")
 	assert.Contains(t, a.call("GET", "/api/v1/scope/calibrations", nil).Raw, "lay the stage micrometer under once more")
 	in["readings"] = []any{}
+	in["changed"] = true
+	in["readings"] = []any{}
+	said := a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", again.Header.Get("ETag"))
+	assert.Contains(t, said.Raw, "was changed since: calibrate anew")
+	in["objective"] = "63x"
+	assert.Contains(t, a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", said.Header.Get("ETag")).faults(), `"field":"changed"`)
+	in["objective"] = "40x"
+	delete(in, "changed")
+	again = said
 	gone := a.call("PUT", "/api/v1/scope/calibrations", in, "If-Match", again.Header.Get("ETag"))
 	assert.Equal(t, "[]", strings.TrimSpace(gone.Raw))
 }

@@ -149,9 +149,7 @@ export function RemedyStep({ view }: { view: View }) {
                 <li key={p} data-chosen={p}>
                   {o?.name ?? p}
                   {o?.reasons.map((r) => (
-                    <small key={r.text}>
-                      {r.text}
-                    </small>
+                    <small key={r.text}>{r.text}</small>
                   ))}
                 </li>
               );

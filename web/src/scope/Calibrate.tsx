@@ -127,12 +127,15 @@ export function Calibrate() {
           )}
         </div>
         <Kept
-          onDrop={(c) => keep.mutate({ microscope: c.microscope, objective: c.objective, unit: c.unit, readings: [] })}
+          onDrop={(c) => keep.mutate({ ...named(c), readings: [] })}
+          onChanged={(c) => keep.mutate({ ...named(c), readings: [], changed: true })}
         />
       </div>
     </div>
   );
 }
+
+const named = (c: S['Calibration']) => ({ microscope: c.microscope, objective: c.objective, unit: c.unit });
 
 /** Readings typed: objective, divisions, and the length of the stage micrometer they cover. */
 function ByEye({
@@ -207,7 +210,13 @@ function Scales() {
   );
 }
 
-function Kept({ onDrop }: { onDrop: (c: S['Calibration']) => void }) {
+function Kept({
+  onDrop,
+  onChanged,
+}: {
+  onDrop: (c: S['Calibration']) => void;
+  onChanged: (c: S['Calibration']) => void;
+}) {
   const { data, error } = useCalibrations();
   return (
     <div className="sheet pad stack" data-calibrations={data?.list.length ?? 0}>
@@ -227,9 +236,21 @@ function Kept({ onDrop }: { onDrop: (c: S['Calibration']) => void }) {
                 </td>
                 <td>
                   {shortDay(c.at)}
-                  {c.old && <small style={{ display: 'block' }}>{c.old}</small>}
+                  {c.old && <div className="notice">{c.old}</div>}
                 </td>
                 <td>
+                  {!c.changed && (
+                    <button
+                      type="button"
+                      className="plain"
+                      style={{ textDecoration: 'underline', display: 'block' }}
+                      title="an objective, the eyepiece or the camera"
+                      onClick={() => onChanged(c)}
+                      data-do="changed"
+                    >
+                      was changed
+                    </button>
+                  )}
                   <button
                     type="button"
                     className="plain"

@@ -115,6 +115,7 @@ export function CameraPane({
           </span>
         )}
       </p>
+      {kept?.old && <div className="notice">{kept.old}</div>}
       {frame.data && (
         <OnPicture
           src={frame.data.url}

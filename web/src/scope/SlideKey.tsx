@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { S, View } from '../api/client';
 import { useIdentify, useSlideKey } from '../api/scope';
+import { HindEnd, type HindEndForm } from '../plates/things/hindend';
 import { Where } from '../plates/things/where';
 import { arrows, Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -110,7 +111,7 @@ export function SlideKey({ view }: { view?: View }) {
           {answer.data?.fits
             .filter((f) => f.possible || form.seen.length === 0)
             .map((f) => (
-              <FitRow key={f.species} f={f} />
+              <FitRow key={f.species} f={f} of={key.species.find((s) => s.id === f.species)} />
             ))}
           <Out fits={(answer.data?.fits ?? []).filter((f) => !f.possible && form.seen.length > 0)} />
         </section>
@@ -134,13 +135,17 @@ export function SlideKey({ view }: { view?: View }) {
 /** What was seen so far, as the drawing takes it. */
 const drawn = (seen: S['Seen'][]) => {
   const form: Record<string, string | number> = {};
-  const lobe = 34;
   for (const s of seen) if (s.state) form[s.character] = s.state;
-  const open = seen.find((s) => s.character === 'opening-lobe')?.ratio;
-  const gap = seen.find((s) => s.character === 'gap-opening')?.ratio;
-  const opening = open ? Math.min(60, open * lobe) : 22;
-  return { ...form, lobe, opening, ...(gap ? { gap: Math.min(120 - opening / 2, gap * opening) } : {}) };
+  const ratio = (id: string) => seen.find((s) => s.character === id)?.ratio;
+  return { ...form, ...lengths(ratio('opening-lobe'), ratio('gap-opening')) };
 };
+
+/** Lobe, anal opening and the gap between it and the lobes, in units of the drawing, by their ratios. */
+function lengths(open?: number, gap?: number) {
+  const lobe = 34;
+  const opening = open ? Math.min(60, open * lobe) : 22;
+  return { lobe, opening, ...(gap ? { gap: Math.min(120 - opening / 2, gap * opening) } : {}) };
+}
 
 function CharacterRow({
   c,
@@ -254,9 +259,22 @@ function Couplet({ of }: { of: S['Couplet'] }) {
   );
 }
 
-function FitRow({ f }: { f: S['Fit'] }) {
+/** The hind end of a species as the key has it, each character in its first state and each length in the middle of its range. */
+function hindEndOf(of: S['Species']): HindEndForm {
+  const form: Record<string, string | number> = {};
+  for (const [c, states] of Object.entries(of.states)) if (states?.[0]) form[c] = states[0];
+  return { ...form, ...lengths(middle(of.ranges?.['opening-lobe']), middle(of.ranges?.['gap-opening'])) };
+}
+const middle = (r?: number[] | null) => (r?.length === 2 ? ((r[0] as number) + (r[1] as number)) / 2 : undefined);
+
+function FitRow({ f, of }: { f: S['Fit']; of?: S['Species'] }) {
   return (
     <div className="cand fit" data-species={f.species}>
+      {of?.group === 'armored scale' && (
+        <svg viewBox="34 30 252 212" className="hind" role="img" aria-label={`Hind end of ${f.name}`}>
+          <HindEnd form={hindEndOf(of)} />
+        </svg>
+      )}
       <span>
         <b>{f.name}</b> <i className="quiet">{f.scientific}</i>
         {f.against.length > 0 && <small style={{ display: 'block' }}>though: {f.against.join(', ')}</small>}

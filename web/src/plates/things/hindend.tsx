@@ -167,6 +167,35 @@ export function HindEnd({ form: f }: { form: HindEndForm }) {
   );
 }
 
+/** The two lengths of a ratio on the hind end, as they are read: which first, which second. */
+export function HindEndLengths({ form: f, spot }: { form: HindEndForm; spot: string }) {
+  const L = f.lobe ?? 34;
+  const hole = f.opening ?? 22;
+  const bottom = base - (f.gap ?? 80);
+  const opening = [mid + hole * 0.42 + 12, bottom - hole, bottom] as const;
+  const pair: readonly (readonly [number, number, number])[] =
+    spot === 'gap' ? [[mid, bottom, base], opening] : [opening, [mid + 34, base, base + L]];
+  return (
+    <g stroke="var(--mari)" strokeWidth="2.4" fill="none">
+      {pair.map(([x, from, to], i) => (
+        <g key={x}>
+          <path d={`M${x} ${from} V${to} M${x - 6} ${from} h12 M${x - 6} ${to} h12`} />
+          <text
+            x={to > base ? x - 22 : x + 10}
+            y={to > base ? to + 18 : (from + to) / 2 + 5}
+            fontSize="14"
+            fontWeight="700"
+            stroke="none"
+            fill="var(--slide-ink)"
+          >
+            {i ? 'second' : 'first'}
+          </text>
+        </g>
+      ))}
+    </g>
+  );
+}
+
 /** Where on the drawing a character lies: centre and size of the ring round it. */
 export const hindEndSpots: Record<string, [number, number, number, number]> = {
   lobes: [160, 212, 118, 30],

@@ -1,4 +1,4 @@
-import { HindEnd, type HindEndForm, hindEndSpots } from './hindend';
+import { HindEnd, type HindEndForm, HindEndLengths, hindEndSpots } from './hindend';
 
 type Ring = [number, number, number, number];
 const line = 'var(--slide-ink)';
@@ -311,8 +311,20 @@ export function Where({
       ) : (
         <Mealybug />
       )}
-      {ring && (
-        <ellipse cx={ring[0]} cy={ring[1]} rx={ring[2]} ry={ring[3]} fill="none" stroke="var(--mari)" strokeWidth="4" />
+      {armored && ['opening', 'gap'].includes(spot ?? '') ? (
+        <HindEndLengths form={form} spot={spot ?? ''} />
+      ) : (
+        ring && (
+          <ellipse
+            cx={ring[0]}
+            cy={ring[1]}
+            rx={ring[2]}
+            ry={ring[3]}
+            fill="none"
+            stroke="var(--mari)"
+            strokeWidth="4"
+          />
+        )
       )}
     </svg>
   );
