@@ -250,7 +250,7 @@ func TestALateAnswerIsHandedOverAnew(t *testing.T) {
 	p.click(`[data-cause=powdery-mildew]`)
 	p.fill(`input[name=note]`, "the laboratory saw its spores")
 	p.click(`[data-do=settle]`)
-	p.see(`input[name=counts]`)
+	p.see(`[data-leaves]`)
 	p.open(link)
 	p.read("We are looking at your plant once more")
 	p.read("Not yet known")

@@ -67,9 +67,9 @@ func TestFromVerdictToMixByKeyboard(t *testing.T) {
 	p.read("Two-spotted spider mite")
 	p.press(kb.Enter)
 	p.see(`input[name=counts]`)
-	p.press("22 31 18 40 25 33")
+	p.press("9899798999")
 	p.see(`[data-decision=act]`)
-	p.press(kb.Tab, "a")
+	p.press("a")
 	p.see(`.ladder [data-at=true]`)
 	for range 30 { // down the ladder, folding out what is folded on the way
 		var at struct {
@@ -224,4 +224,58 @@ func TestTheShelfAcrossTheCounter(t *testing.T) {
 	p.read("The label in your hand comes first")
 	p.press(kb.Escape)
 	p.see(`[data-do=show]`)
+}
+
+// Counting goes as fast as fingers do, is there again after a reload, and the recount is
+// made on the same pad.
+func TestCountingAtSpeedLosesNothing(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Tamsin Vole", "French bean", "greenhouse", "pale flecks")
+	p.mark("flecks", "many")
+	p.mark("walkers", "many")
+	p.step("verdict")
+	p.fill(`main input[role=combobox]`, "Two-spotted")
+	p.press(kb.ArrowDown, kb.Enter)
+	p.click(`[data-chip=working]`)
+	p.click(`[data-do=settle]`)
+	p.step("act")
+	p.see(`[data-leaves="0"]`)
+	p.read("Count ten grown leaves")
+	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
+	const told = "903174025586"
+	p.typed(told) // no pause between the keys
+	p.see(`[data-leaves="12"]`)
+	p.typed("+")
+	p.says(`.leafcells`, "9 0 3 1 7 4 0 2 5 5 8 16")
+	p.do(chromedp.KeyEvent(kb.Backspace))
+	p.see(`[data-leaves="11"]`)
+	p.do(chromedp.Reload())
+	p.see(`[data-leaves="11"]`)
+	p.says(`.leafcells`, "9 0 3 1 7 4 0 2 5 5 8")
+	p.see(`.runchart`)
+	p.says(`[data-figures]`, "Mean 4.0")
+	// Helpers kept apart start anew, and hold back the hand that sprays.
+	p.click(`[data-do=anew]`)
+	p.click(`.pad-count [data-chip=helpers]`)
+	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
+	p.typed("918271625384")
+	p.see(`[data-leaves="6"]`)
+	p.read("One helper to")
+	p.click(`[data-do=wait]`)
+	p.see(`[data-do=hand-over]`)
+	p.click(`[data-do=hand-over]`)
+	p.step("story")
+	p.see(`[data-leaves="0"]`)
+	p.do(chromedp.Evaluate(`document.activeElement.blur()`, nil))
+	p.typed("101220213120")
+	p.see(`[data-leaves="6"]`)
+	p.click(`[data-do=recount]`)
+	p.see(`[data-result]`)
+	// Bad numbers are named, and nothing is kept.
+	var status int
+	p.do(chromedp.Evaluate(`fetch('/api/v1/cases/' + location.pathname.split('/')[2] + '/weigh', {method: 'POST', headers: {'Content-Type': 'application/json', 'X-Botanik-Token': '1'}, body: JSON.stringify({count: {of: ['pests', 'parasitised'], leaves: [[3, 4]]}})}).then(r => r.status)`, &status, awaitPromise))
+	assert.GreaterOrEqual(t, status, 400)
 }

@@ -210,6 +210,28 @@ func AskOn(handed civil.Day, days []civil.Day, effectDays int, referred bool) ci
 	return last.Add(effectDays)
 }
 
+// AskAfter is the day to ask about a plant that nothing was put on, by what was
+// decided: in a week when it is watched or a fresh sample is awaited soon, on the first
+// of the month in which its young come out, in four weeks when it is left or recovers.
+// Of anything else, or an unknown month, false.
+func AskAfter(decision string, handed civil.Day, youngMonth int) (civil.Day, bool) {
+	switch decision {
+	case "watch":
+		return handed.Add(7), true
+	case "back":
+		return handed.Add(3), true
+	case "leave", "save":
+		return handed.Add(28), true
+	case "spring":
+		for d := handed.Add(1); youngMonth > 0 && d.Sub(handed) <= 366; d = d.Add(1) {
+			if _, m, n := d.Date(); int(m) == youngMonth && n == 1 {
+				return d, true
+			}
+		}
+	}
+	return handed, false
+}
+
 // Due words a follow-up against today: in N days, today, N days late.
 func Due(ask, today civil.Day) (word string, late int) {
 	d := today.Sub(ask)

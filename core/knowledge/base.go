@@ -21,6 +21,7 @@ type Base struct {
 	KindRules  []*KindRule // in the order of their file
 	Sayings    []*Saying   // in the order of their file
 	Protocols  []*Protocol // in the order of their file
+	Sampling   []*Sampling // in the order of their file
 	SlideKey   scope.Key   // characters in the order of their file, species by id
 	Local      Local       // where the desk is, by At; empty in the book itself
 
@@ -50,6 +51,7 @@ type Entries struct {
 	Characters []*scope.Character
 	Slides     []*scope.Species
 	Protocols  []*Protocol
+	Sampling   []*Sampling
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
@@ -69,6 +71,7 @@ func New(e Entries) *Base {
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
 	b.Sayings, _ = inOrder(e.Sayings, func(x *Saying) string { return x.ID })
 	b.Protocols, _ = inOrder(e.Protocols, func(x *Protocol) string { return x.ID })
+	b.Sampling, _ = inOrder(e.Sampling, func(x *Sampling) string { return x.ID })
 	b.SlideKey.Characters, _ = inOrder(e.Characters, func(x *scope.Character) string { return x.ID })
 	b.SlideKey.Species, _ = index(e.Slides, func(x *scope.Species) string { return x.ID })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })

@@ -10,6 +10,7 @@ import (
 // slides holds the bench protocols and the slide key: characters with states or a measure, and species that
 // show states of them.
 func (k *checker) slides() {
+	k.counting()
 	for _, x := range k.b.Protocols {
 		k.at(x.From, "protocol", x.ID)
 		k.need("name", x.Name, "say what is made ready")

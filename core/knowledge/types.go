@@ -22,6 +22,8 @@ type State struct {
 	Unfit      bool          `json:"unfit,omitempty" yaml:"unfit" doc:"the sample cannot be judged: it is sent on or brought again"`
 	TakenFor   []string      `json:"takenFor,omitempty" yaml:"taken_for" doc:"states of the same finding it is easily taken for"`
 	Words      []string      `json:"words,omitempty" yaml:"words" doc:"other words a grower has for it"`
+	Degree     string        `json:"degree,omitempty" yaml:"degree" doc:"how heavy a trouble is that shows it: light, moderate or heavy; empty where it tells nothing of that"`
+	Change     string        `json:"change,omitempty" yaml:"change" doc:"of a condition that favours trouble, what to do otherwise"`
 	Drawing    *StateDrawing `json:"drawing,omitempty" yaml:"drawing" doc:"how it shows on the drawn sample"`
 }
 
@@ -121,7 +123,20 @@ type Tolerable struct {
 	PerUnit float64 `json:"perUnit,omitempty" yaml:"per_unit" doc:"pests per leaf or shoot; 0 when not counted so"`
 	Share   float64 `json:"share,omitempty" yaml:"share" doc:"share of leaves hit, 0 to 1; 0 when not counted so"`
 	Unit    string  `json:"unit,omitempty" yaml:"unit"`
+	Of      string  `json:"of,omitempty" yaml:"of" doc:"the tally it speaks of, where that is not pests: young, marks, parasitised"`
+	None    bool    `json:"none,omitempty" yaml:"none" doc:"none is borne"`
 	Source  string  `json:"source" yaml:"source"`
+}
+
+// Sampling is how a unit is counted: which, how many, where on the plant.
+type Sampling struct {
+	ID     string `json:"id" yaml:"id" doc:"the unit: leaf, shoot, plant ..."`
+	Take   int    `json:"take" yaml:"take" doc:"units that mostly do"`
+	Where  string `json:"where" yaml:"where"`
+	How    string `json:"how" yaml:"how"`
+	Spots  string `json:"spots" yaml:"spots" doc:"where on the drawing: leaves, tips, flowers, plants or ground"`
+	Source string `json:"source" yaml:"source"`
+	From   string `json:"from,omitempty" yaml:"-"`
 }
 
 // Cause is a pest, helper, harmless thing, disease, disorder or injury.

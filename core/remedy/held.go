@@ -99,7 +99,10 @@ var phaseWords = map[string]string{
 }
 
 // roofed reports whether a plant has a season of its own.
-func (g *gateInput) roofed() bool { return g.s.Place == "indoors" || g.s.Place == "greenhouse" }
+func (g *gateInput) roofed() bool { return Sheltered(g.s.Place) }
+
+// Sheltered reports whether a place has its own seasons: indoors or under glass.
+func Sheltered(place string) bool { return place == "indoors" || place == "greenhouse" }
 
 func (g *gateInput) standsIn(where string) bool {
 	switch {

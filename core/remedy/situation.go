@@ -47,8 +47,17 @@ type House struct {
 	Law    map[string]Law    `json:"law,omitempty"`    // active ingredient → rule
 	Labels map[string]Label  `json:"labels,omitempty"` // remedy id → bottle
 
+	Borne map[string]Borne `json:"borne,omitempty"` // cause id → what is borne here
+
 	Schools map[string]string `json:"schools,omitempty"`               // question → answer; the default where none is given
 	Local   knowledge.Local   `json:"local,omitzero" required:"false"` // where the desk is, and what is met and reported there
+}
+
+// Borne is what a house bears of a cause, in place of the book's figure.
+type Borne struct {
+	PerUnit float64 `json:"perUnit,omitempty" minimum:"0" maximum:"10000" doc:"a leaf, shoot or whatever the book counts it on"`
+	Share   float64 `json:"share,omitempty" minimum:"0" maximum:"0.9" doc:"of leaves that show it"`
+	Source  string  `json:"source,omitempty" maxLength:"120" doc:"where the figure is from; this house when left out"`
 }
 
 // Situation is the case as far as a treatment is concerned.

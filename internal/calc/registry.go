@@ -1,6 +1,7 @@
 package calc
 
 import (
+	"cmp"
 	"fmt"
 
 	"botanik/core/casework"
@@ -109,14 +110,38 @@ type needIn struct {
 }
 
 type countsIn struct {
-	Counts    []int              `json:"counts" doc:"pests per leaf or shoot"`
-	Threshold scouting.Threshold `json:"threshold,omitempty"`
-	Helpers   bool               `json:"helpers,omitempty"`
+	Counts []int `json:"counts" doc:"pests per leaf or shoot; the variance is the sample's, n-1; k by moments; the interval is of the mean and holds on clumped counts"`
 }
 
-type countsOut struct {
-	Summary  scouting.Summary  `json:"summary"`
-	Decision scouting.Decision `json:"decision"`
+type sizeIn struct {
+	Mean      float64          `json:"mean" doc:"of a first count, pests a unit"`
+	Precision float64          `json:"precision,omitempty" doc:"standard error as a share of the mean, 0.05 to 1; 0.25 when left out"`
+	Law       *scouting.Taylor `json:"law,omitempty" doc:"s² = a·m^b; a 2.5 and b 1.5 when left out"`
+	Counted   int              `json:"counted,omitempty" doc:"units counted so far"`
+}
+
+type sequentialIn struct {
+	Share  float64 `json:"share,omitempty" doc:"threshold as a share of units hit; or mean, not both"`
+	Mean   float64 `json:"mean,omitempty" doc:"threshold as pests a unit"`
+	K      float64 `json:"k,omitempty" doc:"clumping for a mean; 0.8 when left out"`
+	Counts []int   `json:"counts,omitempty" doc:"unit by unit, in the order counted; of a share any number above 0 is a hit"`
+}
+
+type sequentialOut struct {
+	Test scouting.Sequential `json:"test" doc:"set up between half and 1.6 times the threshold, risk a tenth on either side"`
+	Step scouting.Standing   `json:"step"`
+}
+
+type severityIn struct {
+	Shares []int `json:"shares" doc:"leaves matched with the drawn ones: 0, 1, 3, 5, 10, 15, 25, 40, 60 or 80 per cent of area each"`
+}
+
+type indexIn struct {
+	Counts []int `json:"counts" doc:"units in each class, from clean (class 0) to the worst"`
+}
+
+type indexOut struct {
+	Index float64 `json:"index" doc:"Σ(class×count)/(n×top class), 0 to 1"`
 }
 
 type windowIn struct {
@@ -160,9 +185,12 @@ type wilsonIn struct {
 }
 
 type intervalOut struct {
-	Share float64 `json:"share"`
-	Low   float64 `json:"low"`
-	High  float64 `json:"high"`
+	Share  float64                `json:"share"`
+	Wilson [2]float64             `json:"wilson" doc:"95 %, Wilson's score interval without continuity correction"`
+	Exact  [2]float64             `json:"exact" doc:"95 % at least, Clopper-Pearson"`
+	Low    float64                `json:"low" doc:"the one taken: Wilson's, under ten units the exact"`
+	High   float64                `json:"high"`
+	Mean   scouting.MeanFromShare `json:"mean" doc:"pests a unit by ln m = a + b·ln(−ln(1−p)), drawn through a negative binomial with k 0.8"`
 }
 
 type nextMoveIn struct {
@@ -235,19 +263,54 @@ func init() {
 	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
 		return differential.NewEngine(b).Split(in.Causes)
 	})
-	add("count", "summarise counts and hold them against a threshold", `{"counts":[4,0,12,7,3,9,15,2,6,8],"threshold":{"perUnit":5,"unit":"leaf","source":"house judgement"}}`, func(_ *knowledge.Base, in countsIn) (countsOut, error) {
-		s, err := scouting.Summarise(in.Counts)
-		if err != nil {
-			return countsOut{}, err
-		}
-		return countsOut{s, scouting.Decide(s, in.Threshold, in.Helpers)}, nil
+	add("mean", "counts on leaves: mean with its interval, variance, clumping, share hit", `{"counts":[4,0,12,7,3,9,15,2,6,8]}`, func(_ *knowledge.Base, in countsIn) (scouting.Summary, error) {
+		return scouting.Summarise(in.Counts)
 	})
-	add("share", "a share with its Wilson 95 % interval", `{"hit":4,"total":20}`, func(_ *knowledge.Base, in wilsonIn) (intervalOut, error) {
-		if in.Total < 1 || in.Hit < 0 || in.Hit > in.Total {
-			return intervalOut{}, fault.New("hit", "is not between 0 and the total", "give how many of the total are hit")
+	add("share", "a share with its 95 % intervals, both ways, and the mean it stands for", `{"hit":4,"total":20}`, func(_ *knowledge.Base, in wilsonIn) (intervalOut, error) {
+		m, err := scouting.UsualLine.Mean(in.Hit, in.Total)
+		if err != nil {
+			return intervalOut{}, err
 		}
-		lo, hi := scouting.Wilson(in.Hit, in.Total)
-		return intervalOut{float64(in.Hit) / float64(in.Total), lo, hi}, nil
+		out := intervalOut{Share: m.Share, Mean: m}
+		out.Wilson[0], out.Wilson[1] = scouting.Wilson(in.Hit, in.Total)
+		out.Exact[0], out.Exact[1] = scouting.ClopperPearson(in.Hit, in.Total)
+		out.Low, out.High = scouting.ShareInterval(in.Hit, in.Total)
+		return out, nil
+	})
+	add("sample-size", "units that give a mean to a stated precision, by Taylor's power law", `{"mean":4,"precision":0.25,"counted":12}`, func(_ *knowledge.Base, in sizeIn) (scouting.SampleSize, error) {
+		law := scouting.Usual
+		if in.Law != nil {
+			law = *in.Law
+		}
+		return scouting.ForPrecision(in.Mean, cmp.Or(in.Precision, .25), law, in.Counted)
+	})
+	add("sequential", "a running count against a threshold: keep counting, stop and wait, stop and act", `{"share":0.2,"counts":[0,1,0,0,2,0,0,0]}`, func(_ *knowledge.Base, in sequentialIn) (sequentialOut, error) {
+		if in.Share != 0 && in.Mean != 0 {
+			return sequentialOut{}, fault.New("mean", "stands beside a share", "give one of the two")
+		}
+		test, err := scouting.SequentialShare(in.Share)
+		if in.Mean != 0 {
+			test, err = scouting.SequentialMean(in.Mean, cmp.Or(in.K, scouting.UsualK))
+		}
+		if err != nil {
+			return sequentialOut{}, err
+		}
+		if len(in.Counts) > 0 {
+			if _, err := scouting.Summarise(in.Counts); err != nil {
+				return sequentialOut{}, err
+			}
+		}
+		return sequentialOut{test, test.Run(in.Counts)}, nil
+	})
+	add("severity", "leaves matched with drawn ones: mean share of area, over all and over those that have any", `{"shares":[0,5,10,25,3]}`, func(_ *knowledge.Base, in severityIn) (scouting.Severity, error) {
+		return scouting.Match(in.Shares)
+	})
+	add("index", "disease index over classes", `{"counts":[10,5,3,2,0]}`, func(_ *knowledge.Base, in indexIn) (indexOut, error) {
+		x, err := scouting.Index(in.Counts)
+		return indexOut{x}, err
+	})
+	add("decide", "leave, watch, act, wait for the young, pull, save: with reasons and what would change it", `{"kind":"pest","threshold":{"perUnit":5,"unit":"leaf","source":"house judgement"},"count":{"of":["pests","helpers"],"leaves":[[8,1],[3,0],[12,2],[6,0],[9,1],[4,0],[7,0],[10,1],[5,0],[6,1]]},"form":"annual","month":7}`, func(_ *knowledge.Base, in scouting.Question) (scouting.Decision, error) {
+		return scouting.Decide(in)
 	})
 	add("repeat-window", "the closed-form window for the next spray at a steady temperature", `{"lifeTable":"two-spotted-mite","tempC":20}`, func(b *knowledge.Base, in windowIn) (lifecycle.Window, error) {
 		lt, err := table(b, in.LifeTable)

@@ -7,6 +7,7 @@ import (
 	"botanik/core/differential"
 	"botanik/core/dosage"
 	"botanik/core/scope"
+	"botanik/core/scouting"
 )
 
 // Treated is something that was put on the plant before it came here.
@@ -81,8 +82,15 @@ type Act struct {
 	BadYear    bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
 	CalciumLow bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
 	Choice     string   `json:"choice" enum:"act,wait,pull" doc:"what was decided"`
-	Pressure   string   `json:"pressure" enum:"light,moderate,heavy"`
-	By         string   `json:"by"`
+	Word       string   `json:"word,omitempty" doc:"which kind of waiting or acting: leave, watch, act, spring, pull, back, save or refer"`
+
+	Count     *scouting.Count `json:"count,omitempty" doc:"the tallies kept apart, unit by unit"`
+	Severity  []int           `json:"severity,omitempty" maxItems:"200" doc:"leaves matched with drawn ones, per cent of area"`
+	Standard  string          `json:"standard,omitempty" enum:"show,food,hedge," doc:"what the grower keeps it for"`
+	WeeksLeft *int            `json:"weeksLeft,omitempty" doc:"of picking or flowering, when it was decided"`
+
+	Pressure string `json:"pressure" enum:"light,moderate,heavy"`
+	By       string `json:"by"`
 }
 
 // Treatment is what the grower is told to do.

@@ -140,7 +140,7 @@ func play(ctx context.Context, d *desk.Service, who map[string]desk.Person, now 
 	}
 	if x.choice != "" {
 		tick()
-		if v, err = d.SetAct(ctx, by, v.ID, v.Version, desk.ActInput{Counts: x.counts, Stages: split(x.stages), Choice: x.choice, Pressure: or(x.pressure, "moderate")}); err != nil {
+		if v, err = d.SetAct(ctx, by, v.ID, v.Version, desk.ActInput{Counted: desk.Counted{Counts: x.counts}, Stages: split(x.stages), Choice: x.choice, Pressure: or(x.pressure, "moderate")}); err != nil {
 			return err
 		}
 	}

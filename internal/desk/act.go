@@ -1,42 +1,130 @@
 package desk
 
 import (
+	"cmp"
 	"context"
+	"fmt"
+	"slices"
+	"strings"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
+	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
+	"botanik/internal/store"
 )
+
+// Counted is what was counted and what else weighs in the decision.
+type Counted struct {
+	Counts    []int           `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot, one number each; or count, not both"`
+	Count     *scouting.Count `json:"count,omitempty" doc:"several tallies kept apart, unit by unit"`
+	Share     *float64        `json:"share,omitempty" minimum:"0" maximum:"1" doc:"of leaves hit, when nobody counted"`
+	Severity  []int           `json:"severity,omitempty" maxItems:"200" doc:"leaves matched with drawn ones, per cent of area each"`
+	Helpers   bool            `json:"helpers,omitempty"`
+	BadYear   bool            `json:"badYear,omitempty" doc:"last year was bad on this plant"`
+	Standard  string          `json:"standard,omitempty" enum:"show,food,hedge," doc:"what the grower keeps it for"`
+	WeeksLeft *int            `json:"weeksLeft,omitempty" minimum:"0" maximum:"520" doc:"of picking or flowering"`
+	Degree    string          `json:"degree,omitempty" enum:"light,moderate,heavy," doc:"how heavy it is, by eye"`
+}
 
 // ActInput is the count and the decision.
 type ActInput struct {
-	Counts     []int    `json:"counts,omitempty" maxItems:"200" doc:"pests per leaf or shoot, one number each"`
-	Share      *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
-	Helpers    bool     `json:"helpers,omitempty"`
+	Counted
 	Stages     []string `json:"stages,omitempty" maxItems:"8"`
 	Drought    bool     `json:"drought,omitempty"`
 	Dormant    *bool    `json:"dormant,omitempty" doc:"without leaves; reckoned from plant and month when left out"`
-	BadYear    bool     `json:"badYear,omitempty" doc:"last year was bad on this plant"`
 	CalciumLow bool     `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
 	Choice     string   `json:"choice" enum:"act,wait,pull"`
+	Word       string   `json:"word,omitempty" enum:"leave,watch,act,spring,pull,back,save,refer," doc:"which kind of waiting or acting it is; sets when it is asked about"`
 	Pressure   string   `json:"pressure" enum:"light,moderate,heavy"`
 }
 
 // Weighed is a count held against what is borne.
 type Weighed struct {
-	Summary   *scouting.Summary  `json:"summary,omitempty"`
-	Threshold scouting.Threshold `json:"threshold"`
-	Borne     string             `json:"borne"`
-	Decision  *scouting.Decision `json:"decision,omitempty"`
+	Summary   *scouting.Summary       `json:"summary,omitempty"`
+	Quick     *scouting.MeanFromShare `json:"quick,omitempty" doc:"pests a unit, from a count of with and without"`
+	Severity  *scouting.Severity      `json:"severity,omitempty"`
+	Threshold scouting.Threshold      `json:"threshold"`
+	Borne     string                  `json:"borne"`
+	Sampling  *knowledge.Sampling     `json:"sampling,omitempty" doc:"how the unit is counted"`
+	Test      *scouting.Sequential    `json:"test,omitempty" doc:"lines of the running test, about what is borne here"`
+	Size      *scouting.SampleSize    `json:"size,omitempty" doc:"units for a mean to a quarter"`
+	Before    []scouting.Past         `json:"before" doc:"counted earlier on this case"`
+	LastYear  string                  `json:"lastYear,omitempty" doc:"the same trouble of this grower the year before"`
+	Decision  scouting.Decision       `json:"decision"`
+	Here      []Favours               `json:"here" doc:"conditions that favour it here, most telling first"`
+	Else      []string                `json:"else" doc:"what else favours it, which nobody asked about"`
+	Stages    []string                `json:"stages" doc:"stages that the looks already saw"`
+	Seen      *SeenDegree             `json:"seen,omitempty" doc:"how heavy it is by what was looked at, where nobody said so"`
 }
 
-// Weigh holds a count against the threshold of the case's cause, without
-// writing anything.
-func (s *Service) Weigh(ctx context.Context, id string, counts []int, share *float64, helpers bool) (Weighed, error) {
+// Favours is something said or seen of this plant that favours the trouble.
+type Favours struct {
+	Said   string `json:"said"`
+	Change string `json:"change" doc:"what would help"`
+	Told   bool   `json:"told" doc:"by the grower, not seen"`
+}
+
+// SeenDegree is how heavy a trouble is by what was looked at.
+type SeenDegree struct {
+	Degree string `json:"degree" enum:"light,moderate,heavy"`
+	Said   string `json:"said" doc:"the look that says so"`
+}
+
+// precision a desk plans for: the standard error a quarter of the mean (usual).
+const precision = .25
+
+func (in Counted) check() error {
+	var l fault.List
+	if len(in.Counts) > 0 && in.Count != nil {
+		l.Add("counts", "stands beside count", "give one of them")
+	}
+	if len(in.Counts) > 0 {
+		_, err := scouting.Summarise(in.Counts)
+		l.AddErr("", err)
+	}
+	if in.Count != nil {
+		l.AddErr("count", in.Count.Check())
+		if len(in.Count.Leaves) > 200 {
+			l.Add("count.leaves", "are more than 200", "a desk counts a sample")
+		}
+	}
+	if len(in.Severity) > 0 {
+		_, err := scouting.Match(in.Severity)
+		l.AddErr("", fault.Rename(err, func(f fault.Fault) fault.Fault {
+			f.Field = "severity" + strings.TrimPrefix(f.Field, "shares")
+			return f
+		}))
+	}
+	return l.Err()
+}
+
+// tally is the count as one, however it was given; nil where nothing was counted.
+func (in Counted) tally() *scouting.Count {
+	if in.Count != nil && len(in.Count.Leaves) > 0 {
+		return in.Count
+	}
+	if len(in.Counts) == 0 {
+		return nil
+	}
+	c := &scouting.Count{Of: []string{scouting.Pests}}
+	for _, n := range in.Counts {
+		c.Leaves = append(c.Leaves, []int{n})
+	}
+	return c
+}
+
+// Weigh holds a count against the threshold of the case's cause and says whether to
+// act, without writing anything. Errors name verdict, counts, count, severity.
+func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, error) {
+	if err := in.check(); err != nil {
+		return Weighed{}, err
+	}
 	c, err := s.read(ctx, id)
 	if err != nil {
 		return Weighed{}, err
@@ -45,32 +133,298 @@ func (s *Service) Weigh(ctx context.Context, id string, counts []int, share *flo
 	if k == nil {
 		return Weighed{}, fault.New("verdict", "there is no verdict to hold a count against", "settle the verdict first")
 	}
-	t := k.Tolerable
-	out := Weighed{Threshold: scouting.Threshold{PerUnit: t.PerUnit, Share: t.Share, Unit: t.Unit, Source: t.Source}, Borne: t.Text}
-	switch {
-	case len(counts) > 0:
-		sum, err := scouting.Summarise(counts)
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return Weighed{}, err
+	}
+	seen := s.degreeSeen(&c, k)
+	if in.Degree == "" && seen != nil {
+		in.Degree = seen.Degree
+	}
+	q, err := s.question(m, &c, k, in)
+	if err != nil {
+		return Weighed{}, err
+	}
+	out := Weighed{Threshold: q.Threshold, Borne: borneText(k, m.Rules.Borne[k.ID]), Sampling: s.Base().SamplingOf(q.Threshold.Unit), Before: q.Before, Here: []Favours{}, Else: []string{}, Stages: s.stagesSeen(&c, k), Seen: seen}
+	if out.LastYear, err = s.lastYear(ctx, m, &c); err != nil {
+		return Weighed{}, err
+	}
+	if out.Before == nil {
+		out.Before = []scouting.Past{}
+	}
+	if out.Decision, err = scouting.Decide(q); err != nil {
+		return Weighed{}, err
+	}
+	if t := q.Count; t != nil {
+		counts := t.Held(q.Threshold.Of)
+		if counts != nil {
+			sum, err := scouting.Summarise(counts)
+			if err != nil {
+				return Weighed{}, err
+			}
+			out.Summary = &sum
+			if t.Quick {
+				quick, err := scouting.UsualLine.Mean(sum.Infested, sum.N)
+				if err != nil {
+					return Weighed{}, err
+				}
+				out.Quick = &quick
+			} else if size, err := scouting.ForPrecision(sum.Mean, precision, scouting.Usual, sum.N); err == nil {
+				out.Size = &size
+			}
+		}
+	}
+	level := cmp.Or(out.Decision.Level, cmp.Or(q.Threshold.PerUnit, q.Threshold.Share))
+	out.Test = testAbout(q.Threshold, level, q.Count)
+	if len(in.Severity) > 0 {
+		sev, err := scouting.Match(in.Severity)
 		if err != nil {
 			return Weighed{}, err
 		}
-		d := scouting.Decide(sum, out.Threshold, helpers)
-		out.Summary, out.Decision = &sum, &d
-	case share != nil:
-		d := scouting.DecideShare(*share, out.Threshold, helpers)
-		out.Decision = &d
+		out.Severity = &sev
 	}
+	s.whyHere(&c, k, &out)
 	return out, nil
+}
+
+// testAbout is the running test about a level, nil where none can be set up.
+func testAbout(t scouting.Threshold, level float64, c *scouting.Count) *scouting.Sequential {
+	var test scouting.Sequential
+	var err error
+	if t.Share > 0 && (t.PerUnit == 0 || c != nil && c.Quick) {
+		test, err = scouting.SequentialShare(level)
+	} else {
+		test, err = scouting.SequentialMean(level, scouting.UsualK)
+	}
+	if err != nil {
+		return nil
+	}
+	return &test
+}
+
+func borneText(k *knowledge.Cause, own remedy.Borne) string {
+	if own.PerUnit > 0 {
+		return fmt.Sprintf("%g a %s", own.PerUnit, cmp.Or(k.Tolerable.Unit, "leaf"))
+	}
+	if own.Share > 0 {
+		return fmt.Sprintf("%.0f in 100", 100*own.Share)
+	}
+	return k.Tolerable.Text
+}
+
+// threshold of a cause, as the book or this house has it.
+func threshold(k *knowledge.Cause, own remedy.Borne) scouting.Threshold {
+	t := k.Tolerable
+	out := scouting.Threshold{PerUnit: t.PerUnit, Share: t.Share, Of: t.Of, Unit: t.Unit, Source: t.Source, None: t.None}
+	if own.PerUnit > 0 || own.Share > 0 {
+		out.PerUnit, out.Share, out.None, out.Source = own.PerUnit, own.Share, false, cmp.Or(own.Source, "this house")
+		if own.Share > 0 && out.Of == "" {
+			out.Of = scouting.Marks
+		}
+	}
+	return out
+}
+
+// question is the case as a decision sees it.
+func (s *Service) question(m house.Moment, c *Case, k *knowledge.Cause, in Counted) (scouting.Question, error) {
+	q := scouting.Question{
+		Kind: k.Kind, Virus: k.Class == "virus", Regulated: k.Regulated != "", LabOnly: k.LabOnly != "",
+		Doubt: slices.Contains([]string{"open", "undetermined"}, c.Verdict.Degree), Threshold: threshold(k, m.Rules.Borne[k.ID]),
+		Count: in.tally(), Degree: in.Degree, BadYear: in.BadYear, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft,
+		Form: c.Intake.Form, Under: remedy.Sheltered(c.Intake.Place), Month: int(m.Today.Month()), Before: s.earlierCounts(m, c),
+	}
+	if h := s.Base().Host(c.Intake.Host); h != nil {
+		q.Form = h.Form
+	}
+	if q.Standard == "" && c.Intake.Edible {
+		q.Standard = "food"
+	}
+	if q.Count == nil && in.Share != nil { // told without a count: as if of twenty leaves
+		q.Count = shareOf(*in.Share)
+		if q.Threshold.Share == 0 {
+			q.Count.Of = []string{scouting.Pests}
+		}
+	}
+	if len(in.Severity) > 0 { // what was matched outranks the eye
+		sev, err := scouting.Match(in.Severity)
+		if err != nil {
+			return q, err
+		}
+		if sev.Word != "none" {
+			q.Degree = sev.Word
+		}
+	}
+	q.Young = youngMonths(m, k)
+	sit, err := s.situation(m, c)
+	if err != nil {
+		return q, err
+	}
+	q.Bare = sit.Dormant && !q.Under
+	return q, nil
+}
+
+// youngMonths are the months in which the young of a pest walk, as the seasons fall here.
+func youngMonths(m house.Moment, k *knowledge.Cause) []int {
+	out := []int{}
+	for _, month := range k.Crawlers { // written for the northern year
+		if m.South() {
+			month = (month+5)%12 + 1
+		}
+		out = append(out, month)
+	}
+	return out
+}
+
+// firstYoung is the next month in which they do, 0 where none is known.
+func (s *Service) firstYoung(m house.Moment, c *Case) int {
+	k := s.cause(c)
+	if k == nil {
+		return 0
+	}
+	young := youngMonths(m, k)
+	for i := range 12 {
+		if month := (int(m.Today.Month())+i-1)%12 + 1; slices.Contains(young, month) {
+			return month
+		}
+	}
+	return 0
+}
+
+// shareLeaves is how many leaves a share told without a count is taken to be of: few,
+// so that the decision stays careful (judgement).
+const shareLeaves = 20
+
+func shareOf(share float64) *scouting.Count {
+	c := &scouting.Count{Quick: true, Of: []string{scouting.Marks}}
+	hit := int(share*shareLeaves + .5)
+	for i := range shareLeaves {
+		c.Leaves = append(c.Leaves, []int{min(1, max(0, hit-i))})
+	}
+	return c
+}
+
+// earlierCounts are what was counted on this case before today, newest last.
+func (s *Service) earlierCounts(m house.Moment, c *Case) []scouting.Past {
+	out := []scouting.Past{}
+	add := func(day civil.Day, counts []int) {
+		sum, err := scouting.Summarise(counts)
+		if ago := m.Today.Sub(day); err == nil && ago >= 1 {
+			out = append(out, scouting.Past{Days: ago, Mean: sum.Mean, Share: sum.Share})
+		}
+	}
+	for i, r := range c.Rounds {
+		if r.Act != nil && r.Handover != nil && i < len(c.Rounds)-1 {
+			add(civil.Of(r.Handover.At, m.Clock), r.Act.Counts)
+		}
+		for _, f := range r.FollowUps {
+			if f.Count != nil {
+				add(civil.Of(f.At, m.Clock), f.Count.AfterCounts)
+			}
+		}
+	}
+	return out
+}
+
+// Days between which an earlier case of the same grower is last year's.
+const (
+	yearFrom = 60
+	yearTo   = 550
+)
+
+// lastYear says of the same trouble of this grower's on the same plant, the year
+// before; empty where there was none.
+func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string, error) {
+	rows, err := s.Store.CasesOf(ctx, c.Intake.Grower, mostEarlier)
+	if err != nil {
+		return "", err
+	}
+	for _, r := range rows {
+		ago := m.Today.Sub(civil.Of(store.Moment(r.CreatedAt), m.Clock))
+		if r.ID == c.ID || r.Cause != c.Verdict.Cause || ago < yearFrom || ago > yearTo {
+			continue
+		}
+		return fmt.Sprintf("%s had it on %s in %s (%s).", c.Intake.Grower, r.Plant, civil.Of(store.Moment(r.CreatedAt), m.Clock).Month(), r.Number), nil
+	}
+	return "", nil
+}
+
+// mostEarlier cases of one grower that are looked through.
+const mostEarlier = 50
+
+// stagesSeen are the stages of a pest that a look already found.
+func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {
+	signs := map[string][]string{"egg": {"eggs", "egg-mass", "egg-look"}, "crawler": {"crawlers"}, "young": {"young", "nymphs"}}
+	out := []string{}
+	for _, stage := range k.Stages {
+		for _, l := range c.Looks {
+			f := s.Base().Finding(l.Finding)
+			if f == nil || l.Not || l.Instrument == differential.Told || !slices.Contains(signs[stage], l.Finding) {
+				continue
+			}
+			if i := f.State(l.State); i >= 0 && !f.States[i].Absent && !slices.Contains(out, stage) {
+				out = append(out, stage)
+			}
+		}
+	}
+	return out
+}
+
+// degreeSeen is the heaviest that a look says of a trouble that brings it; nil where
+// none does. What only the grower tells counts for nothing here.
+func (s *Service) degreeSeen(c *Case, k *knowledge.Cause) *SeenDegree {
+	order := []string{"", "light", "moderate", "heavy"}
+	var out *SeenDegree
+	for _, l := range c.Looks {
+		f := s.Base().Finding(l.Finding)
+		if f == nil || l.Not || l.Instrument == differential.Told || k.Findings[l.Finding] == nil {
+			continue
+		}
+		i := f.State(l.State)
+		if i < 0 || f.States[i].Degree == "" {
+			continue
+		}
+		if st := f.States[i]; out == nil || slices.Index(order, st.Degree) > slices.Index(order, out.Degree) {
+			out = &SeenDegree{st.Degree, cmp.Or(st.Said, strings.ToLower(f.Name)+": "+cmp.Or(st.Name, st.ID))}
+		}
+	}
+	return out
+}
+
+// whyHere ranks what was said and seen of the plant that favours the trouble and that
+// somebody can change; what else favours it stands after.
+func (s *Service) whyHere(c *Case, k *knowledge.Cause, out *Weighed) {
+	looks := make([]differential.Look, len(c.Looks))
+	for i, l := range c.Looks {
+		looks[i] = l.Look
+	}
+	about, ok := s.Engine().Explain(looks, k.ID)
+	if !ok {
+		return
+	}
+	for _, w := range about.For { // strongest first
+		for _, l := range looks {
+			f := s.Base().Finding(l.Finding)
+			if l.Finding != w.Finding || l.Not || f == nil {
+				continue
+			}
+			if i := f.State(l.State); i >= 0 && f.States[i].Change != "" {
+				st := f.States[i]
+				out.Here = append(out.Here, Favours{Said: f.Name + ": " + cmp.Or(st.Name, st.ID), Change: strings.ToUpper(st.Change[:1]) + st.Change[1:] + ".", Told: f.How == "asked" || l.Instrument == differential.Told})
+			}
+		}
+	}
+	out.Else = k.Why
 }
 
 // SetAct records the count and the decision. Choosing to wait or to pull also
 // chooses that as the remedy.
 func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, in ActInput) (View, error) {
 	var l fault.List
-	if len(in.Counts) > 0 {
-		_, err := scouting.Summarise(in.Counts)
-		l.AddErr("", err)
-	}
+	l.AddErr("", in.check())
 	l.AddErr("", remedy.CheckSeen(in.Stages, in.Pressure))
+	if want := choiceOf[in.Word]; want != "" && want != in.Choice {
+		l.Add("word", fmt.Sprintf("%q is no way to %s", in.Word, in.Choice), "choose "+want+" with it")
+	}
 	if err := l.Err(); err != nil {
 		return View{}, err
 	}
@@ -80,11 +434,16 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		}
 		c.HouseSeen = &m.Version
 		was := c.Now().Act
-		c.Now().Act = &casefile.Act{Counts: in.Counts, Share: in.Share, Helpers: in.Helpers, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Pressure: in.Pressure, By: who.Name}
+		counts := in.Counts
+		if in.Count != nil && !in.Count.Quick {
+			counts = in.Count.Held(scouting.Pests)
+		}
+		c.Now().Act = &casefile.Act{Counts: counts, Count: in.Count, Share: in.Share, Severity: in.Severity, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft, Stages: in.Stages, Drought: in.Drought, Dormant: in.Dormant, BadYear: in.BadYear, CalciumLow: in.CalciumLow, Choice: in.Choice, Word: in.Word, Pressure: in.Pressure, By: who.Name}
+		said := scouting.Words(in.Word)
 		switch in.Choice {
 		case "wait":
 			c.Treat(casefile.Treatment{Remedies: []string{knowledge.LeaveIt}, By: who.Name})
-			return "wait and watch", nil
+			return cmp.Or(strings.ToLower(said), "wait and watch"), nil
 		case "pull":
 			c.Treat(casefile.Treatment{Remedies: []string{knowledge.PullIt}, By: who.Name})
 			return "pull it", nil
@@ -94,4 +453,10 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 		}
 		return "act, " + in.Pressure + " pressure", nil
 	})
+}
+
+// choiceOf is what each word comes to: treated, left, or pulled.
+var choiceOf = map[string]string{
+	scouting.Treat: "act", scouting.Pull: "pull",
+	scouting.Leave: "wait", scouting.Watch: "wait", scouting.Spring: "wait", scouting.Back: "wait", scouting.Save: "wait", scouting.Refer: "wait",
 }

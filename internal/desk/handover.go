@@ -95,6 +95,11 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			token = c.Page.Token // the grower's link holds
 		}
 		c.AskOn = casework.AskOn(m.Today, r.Days.Planned(), casework.EffectDays, f.Refer).String()
+		if a := r.Act; a != nil && !f.Refer && len(r.Days.Planned()) == 0 {
+			if day, ok := casework.AskAfter(a.Word, m.Today, s.firstYoung(m, c)); ok {
+				c.AskOn = day.String()
+			}
+		}
 		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn}
 		if r.Treatment != nil && !f.Refer {
 			r.Given = s.given(m, c)

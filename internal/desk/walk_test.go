@@ -94,7 +94,7 @@ func (w *walk) step() (string, desk.View, error) {
 		v, err := b.SetVerdict(ctx, who, id, at, w.verdict())
 		return one("settles", v, err)
 	case 5:
-		v, err := b.SetAct(ctx, who, id, at, desk.ActInput{Counts: rapid.SliceOfN(rapid.IntRange(0, 40), 0, 6).Draw(w.T, "counts"), Choice: w.id([]string{"act", "wait", "pull"}, "choice"), Pressure: w.id([]string{"light", "moderate", "heavy", "heavy"}, "pressure")})
+		v, err := b.SetAct(ctx, who, id, at, desk.ActInput{Counted: desk.Counted{Counts: rapid.SliceOfN(rapid.IntRange(0, 40), 0, 6).Draw(w.T, "counts")}, Choice: w.id([]string{"act", "wait", "pull"}, "choice"), Pressure: w.id([]string{"light", "moderate", "heavy", "heavy"}, "pressure")})
 		return one("weighs", v, err)
 	case 6, 7:
 		v, err := b.SetTreatment(ctx, who, id, at, w.remedies(), "")

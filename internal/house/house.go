@@ -148,6 +148,17 @@ func Check(b *knowledge.Base, h remedy.House) error {
 			l.Add("policy."+id, "is not a remedy of the herbarium", "use an id from kb list remedies")
 		}
 	}
+	for id, x := range h.Borne {
+		at := "borne." + id
+		switch {
+		case b.Cause(id) == nil:
+			l.Add(at, "is not a cause of the herbarium", "use an id from kb list causes")
+		case (x.PerUnit > 0) == (x.Share > 0):
+			l.Add(at, "gives neither a number nor a share, or both", "give how many a unit, or the share of leaves that show it")
+		case x.PerUnit < 0 || x.PerUnit > 10_000 || x.Share < 0 || x.Share > .9:
+			l.Add(at, "is no level that can be borne", "give a number up to 10 000, or a share up to 0.9")
+		}
+	}
 	for id, lab := range h.Labels {
 		r := b.Remedy(id)
 		if r == nil {
@@ -175,6 +186,10 @@ func clean(h *remedy.House) {
 	for id, p := range h.Policy {
 		p.Why = humanise.Line(p.Why)
 		h.Policy[id] = p
+	}
+	for id, x := range h.Borne {
+		x.Source = humanise.Line(x.Source)
+		h.Borne[id] = x
 	}
 	for id, w := range h.Law {
 		w.Reference = humanise.Line(w.Reference)

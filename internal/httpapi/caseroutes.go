@@ -47,12 +47,6 @@ type schoolBody struct {
 	Option string `json:"option" doc:"its answer for this case; empty goes back to the house's"`
 }
 
-type weighBody struct {
-	Counts  []int    `json:"counts,omitempty" maxItems:"200"`
-	Share   *float64 `json:"share,omitempty" minimum:"0" maximum:"1"`
-	Helpers bool     `json:"helpers,omitempty"`
-}
-
 func (s *Server) caseRoutes() {
 	huma.Register(s.changing(), huma.Operation{OperationID: "check-in", Method: http.MethodPost, Path: "/cases", Summary: "Check a sample in", Tags: []string{"cases"}, Errors: []int{http.StatusConflict}, DefaultStatus: http.StatusCreated},
 		func(ctx context.Context, in *struct {
@@ -89,9 +83,9 @@ func (s *Server) caseRoutes() {
 	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (casefile.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
-		Body weighBody
+		Body desk.Counted
 	}) (desk.Weighed, error) {
-		return s.desk.Weigh(ctx, in.ID, in.Body.Counts, in.Body.Share, in.Body.Helpers)
+		return s.desk.Weigh(ctx, in.ID, in.Body)
 	})
 	ask(s, "plan-days", "cases", "/cases/{id}/plan-days", "Work the days out", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`

@@ -72,7 +72,7 @@ func TestOneCaseThroughTheWholeAPI(t *testing.T) {
 	h.do("PUT", "/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"})
 
 	w := h.try("POST", "/weigh", map[string]any{"counts": []int{12, 7, 31, 4, 9, 16}})
-	assert.Contains(t, w.Raw, "surely above the 5")
+	assert.Contains(t, w.Raw, "where 5 is borne here (house judgement)")
 	share := h.try("POST", "/weigh", map[string]any{"share": .5})
 	assert.Equal(t, 200, share.Status, share.Raw)
 	assert.Contains(t, h.try("POST", "/weigh", map[string]any{"counts": []int{-1}}).faults(), "counts")

@@ -139,6 +139,8 @@ func said(text string) (problem, mend string) {
 		return "is no object", "send it as {…} of the documented shape"
 	case low == "expected array":
 		return "is no list", "send it as a list […]"
+	case low == "expected length >= 1":
+		return "is empty", "fill it in"
 	case strings.HasPrefix(low, "expected number"), strings.HasPrefix(low, "expected length"), strings.HasPrefix(low, "expected array length"), strings.HasPrefix(low, "expected array items"), strings.HasPrefix(low, "expected object with"):
 		return "is out of range: " + low, "keep within it"
 	case strings.HasPrefix(low, "expected string to match pattern"):

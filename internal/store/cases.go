@@ -276,6 +276,14 @@ func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, int, 
 	return out, n, err
 }
 
+// CasesOf lists the cases of a grower by name as it was written, newest first,
+// without their documents.
+func (s *Store) CasesOf(ctx context.Context, grower string, limit int) ([]Case, error) {
+	out := []Case{}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file INDEXED BY case_grower WHERE grower = ? ORDER BY created_at DESC LIMIT ?`, grower, limit)
+	return out, err
+}
+
 // BroughtSince counts the cases created from a moment on.
 func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
 	var n int

@@ -1163,6 +1163,8 @@ export interface components {
              * @enum {string}
              */
             choice: "act" | "wait" | "pull";
+            /** @description the tallies kept apart, unit by unit */
+            count?: components["schemas"]["Count"];
             /** @description pests per leaf or shoot */
             counts?: number[];
             /** @description without leaves; reckoned from plant and month when left out */
@@ -1171,12 +1173,26 @@ export interface components {
             helpers?: boolean;
             /** @enum {string} */
             pressure: "light" | "moderate" | "heavy";
+            /** @description leaves matched with drawn ones, per cent of area */
+            severity?: number[];
             /**
              * Format: double
              * @description share of leaves hit, when not counted
              */
             share?: number;
             stages?: string[];
+            /**
+             * @description what the grower keeps it for
+             * @enum {string}
+             */
+            standard?: "show" | "food" | "hedge" | "";
+            /**
+             * Format: int64
+             * @description of picking or flowering, when it was decided
+             */
+            weeksLeft?: number;
+            /** @description which kind of waiting or acting: leave, watch, act, spring, pull, back, save or refer */
+            word?: string;
         };
         ActInput: {
             /** @description last year was bad on this plant */
@@ -1185,17 +1201,44 @@ export interface components {
             calciumLow?: boolean;
             /** @enum {string} */
             choice: "act" | "wait" | "pull";
-            /** @description pests per leaf or shoot, one number each */
+            /** @description several tallies kept apart, unit by unit */
+            count?: components["schemas"]["Count"];
+            /** @description pests per leaf or shoot, one number each; or count, not both */
             counts?: number[];
+            /**
+             * @description how heavy it is, by eye
+             * @enum {string}
+             */
+            degree?: "light" | "moderate" | "heavy" | "";
             /** @description without leaves; reckoned from plant and month when left out */
             dormant?: boolean;
             drought?: boolean;
             helpers?: boolean;
             /** @enum {string} */
             pressure: "light" | "moderate" | "heavy";
-            /** Format: double */
+            /** @description leaves matched with drawn ones, per cent of area each */
+            severity?: number[];
+            /**
+             * Format: double
+             * @description of leaves hit, when nobody counted
+             */
             share?: number;
             stages?: string[];
+            /**
+             * @description what the grower keeps it for
+             * @enum {string}
+             */
+            standard?: "show" | "food" | "hedge" | "";
+            /**
+             * Format: int64
+             * @description of picking or flowering
+             */
+            weeksLeft?: number;
+            /**
+             * @description which kind of waiting or acting it is; sets when it is asked about
+             * @enum {string}
+             */
+            word?: "leave" | "watch" | "act" | "spring" | "pull" | "back" | "save" | "refer" | "";
         };
         Action: {
             /** @description the manner for this cause, printed with the step */
@@ -1254,6 +1297,20 @@ export interface components {
             remedy: string;
             /** @description low, middle, top or a rate */
             use?: string;
+        };
+        Borne: {
+            /**
+             * Format: double
+             * @description a leaf, shoot or whatever the book counts it on
+             */
+            perUnit?: number;
+            /**
+             * Format: double
+             * @description of leaves that show it
+             */
+            share?: number;
+            /** @description where the figure is from; this house when left out */
+            source?: string;
         };
         Calibration: {
             /** Format: date-time */
@@ -1494,6 +1551,45 @@ export interface components {
             /** Format: double */
             value: number;
         };
+        Count: {
+            /** @description one row a leaf or shoot, one number a tally */
+            leaves: number[][];
+            /** @description tallies: pests, young, adults, upper, helpers, parasitised, marks */
+            of: string[];
+            /** @description with or without: every number is 1 or 0 */
+            quick?: boolean;
+        };
+        Counted: {
+            /** @description last year was bad on this plant */
+            badYear?: boolean;
+            /** @description several tallies kept apart, unit by unit */
+            count?: components["schemas"]["Count"];
+            /** @description pests per leaf or shoot, one number each; or count, not both */
+            counts?: number[];
+            /**
+             * @description how heavy it is, by eye
+             * @enum {string}
+             */
+            degree?: "light" | "moderate" | "heavy" | "";
+            helpers?: boolean;
+            /** @description leaves matched with drawn ones, per cent of area each */
+            severity?: number[];
+            /**
+             * Format: double
+             * @description of leaves hit, when nobody counted
+             */
+            share?: number;
+            /**
+             * @description what the grower keeps it for
+             * @enum {string}
+             */
+            standard?: "show" | "food" | "hedge" | "";
+            /**
+             * Format: int64
+             * @description of picking or flowering
+             */
+            weeksLeft?: number;
+        };
         Counts: {
             /** Format: int64 */
             ask: number;
@@ -1549,9 +1645,41 @@ export interface components {
             weeks: components["schemas"]["Weeks"];
         };
         Decision: {
-            act: string;
-            pressure: string;
+            /**
+             * Format: double
+             * @description chance that the true level is above what is borne here, where it was counted
+             */
+            above?: number;
+            /** @enum {string} */
+            act: "leave" | "watch" | "more" | "act" | "spring" | "pull" | "back" | "save" | "refer";
+            /** @description what would change it, most telling first */
+            change: string[];
+            /**
+             * Format: double
+             * @description what is borne here, after all that moves it
+             */
+            level?: number;
+            /**
+             * Format: int64
+             * @description of the first young
+             */
+            month?: number;
+            /**
+             * Format: double
+             * @description times in a week, by the counts before
+             */
+            multiplies?: number;
+            /** @enum {string} */
+            pressure: "light" | "moderate" | "heavy";
+            /** @description of the sequential test */
+            step?: components["schemas"]["Standing"];
+            /** @enum {string} */
+            sure: "sure" | "likely" | "near";
+            /** @description why the count says nothing of this threshold */
+            unfit?: string;
             why: string[];
+            /** @description in a few words */
+            words: string;
         };
         Device: {
             /**
@@ -1630,6 +1758,13 @@ export interface components {
             field: string;
             mend: string;
             problem: string;
+        };
+        Favours: {
+            /** @description what would help */
+            change: string;
+            said: string;
+            /** @description by the grower, not seen */
+            told: boolean;
         };
         FillStep: {
             adds: string;
@@ -1749,6 +1884,9 @@ export interface components {
             tender?: boolean;
         };
         House: {
+            borne?: {
+                [key: string]: components["schemas"]["Borne"];
+            };
             labels?: {
                 [key: string]: components["schemas"]["Label"];
             };
@@ -2033,6 +2171,26 @@ export interface components {
              */
             weight: number;
         };
+        MeanFromShare: {
+            /**
+             * Format: double
+             * @description 0 when all were hit: then there is no upper end
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description 95 in 100, of the sample and of the line
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description pests a unit; 0 when none was hit
+             */
+            mean: number;
+            /** Format: double */
+            share: number;
+            text: string;
+        };
         Measured: {
             /** Format: double */
             sd: number;
@@ -2241,6 +2399,23 @@ export interface components {
             /** Format: double */
             decibans: number;
             names: string[];
+        };
+        Past: {
+            /**
+             * Format: int64
+             * @description ago, 1 or more
+             */
+            days: number;
+            /**
+             * Format: double
+             * @description pests a unit
+             */
+            mean?: number;
+            /**
+             * Format: double
+             * @description of units hit, where only that is known
+             */
+            share?: number;
         };
         Person: {
             id: string;
@@ -2730,6 +2905,31 @@ export interface components {
             /** Format: double */
             p: number;
         };
+        SampleSize: {
+            /**
+             * Format: int64
+             * @description beyond those counted
+             */
+            more: number;
+            /** Format: int64 */
+            n: number;
+            text: string;
+        };
+        Sampling: {
+            from?: string;
+            how: string;
+            /** @description the unit: leaf, shoot, plant ... */
+            id: string;
+            source: string;
+            /** @description where on the drawing: leaves, tips, flowers, plants or ground */
+            spots: string;
+            /**
+             * Format: int64
+             * @description units that mostly do
+             */
+            take: number;
+            where: string;
+        };
         School: {
             default: string;
             from?: string;
@@ -2765,6 +2965,50 @@ export interface components {
             sd?: number;
             state?: string;
         };
+        SeenDegree: {
+            /** @enum {string} */
+            degree: "light" | "moderate" | "heavy";
+            /** @description the look that says so */
+            said: string;
+        };
+        Sequential: {
+            /**
+             * Format: double
+             * @description the lower of the two levels it tells apart
+             */
+            borne: number;
+            /**
+             * Format: double
+             * @description below 0
+             */
+            h0: number;
+            /** Format: double */
+            h1: number;
+            /**
+             * Format: double
+             * @description the upper
+             */
+            harm: number;
+            /** Format: int64 */
+            least: number;
+            /**
+             * Format: double
+             * @description the threshold it is set about: a share, or pests a unit
+             */
+            level: number;
+            /** Format: int64 */
+            most: number;
+            /**
+             * @description what runs up: units hit, or pests
+             * @enum {string}
+             */
+            of: "hit" | "pests";
+            /**
+             * Format: double
+             * @description s of the lines h0+s·n and h1+s·n
+             */
+            slope: number;
+        };
         SessionBody: {
             desk: components["schemas"]["Identity"];
             /** @description the desk's day, YYYY-MM-DD */
@@ -2777,6 +3021,29 @@ export interface components {
             old: string;
             /** @description the new one */
             password: string;
+        };
+        Severity: {
+            /** @description how many leaves at each reference share */
+            classes: number[];
+            /**
+             * Format: int64
+             * @description leaves with any
+             */
+            hit: number;
+            /**
+             * Format: double
+             * @description per cent of leaf area, over all leaves, clean ones too
+             */
+            mean: number;
+            /** Format: int64 */
+            n: number;
+            /**
+             * Format: double
+             * @description per cent, over the leaves that have any
+             */
+            ofHit: number;
+            /** @enum {string} */
+            word: "none" | "light" | "moderate" | "heavy";
         };
         ShareAnswer: {
             found: components["schemas"]["ShareFound"];
@@ -2983,9 +3250,26 @@ export interface components {
             share: number;
             stage: string;
         };
+        Standing: {
+            /**
+             * Format: int64
+             * @description units at least that it would still take, were all of them clean or all of them hit
+             */
+            least: number;
+            /** Format: int64 */
+            n: number;
+            /** @enum {string} */
+            says: "more" | "wait" | "act";
+            /** Format: int64 */
+            sum: number;
+        };
         State: {
             absent?: boolean;
             background: string;
+            /** @description of a condition that favours trouble, what to do otherwise */
+            change?: string;
+            /** @description how heavy a trouble is that shows it: light, moderate or heavy; empty where it tells nothing of that */
+            degree?: string;
             /** @description how it shows on the drawn sample */
             drawing?: components["schemas"]["StateDrawing"];
             id: string;
@@ -3050,11 +3334,20 @@ export interface components {
             high: number;
             /** Format: int64 */
             infested: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description negative binomial by moments, m²/(s²−m); 0 when not clumped
+             */
             k: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description of the mean; 95 of 100 such intervals hold it on clumped counts
+             */
             low: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description pests a unit
+             */
             mean: number;
             /** Format: int64 */
             n: number;
@@ -3062,13 +3355,22 @@ export interface components {
             share: number;
             /** Format: double */
             shareHigh: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 95 in 100, Wilson; Clopper-Pearson under ten units
+             */
             shareLow: number;
             /** Format: int64 */
             total: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description sample variance, n-1
+             */
             variance: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description 1 when scattered at random, more when clumped
+             */
             varianceToMean: number;
         };
         Tag: {
@@ -3104,11 +3406,22 @@ export interface components {
             waterText: string;
         };
         Threshold: {
-            /** Format: double */
+            /** @description none is borne */
+            none?: boolean;
+            /** @description the tally it speaks of: pests, young, marks ...; pests when left out */
+            of?: string;
+            /**
+             * Format: double
+             * @description of what Of names, a unit
+             */
             perUnit?: number;
-            /** Format: double */
+            /**
+             * Format: double
+             * @description of units with any of what Of names, 0 to 1
+             */
             share?: number;
             source: string;
+            /** @description leaf, shoot, plant ...; leaf when left out */
             unit?: string;
         };
         Today: {
@@ -3128,6 +3441,10 @@ export interface components {
             weather: string;
         };
         Tolerable: {
+            /** @description none is borne */
+            none?: boolean;
+            /** @description the tally it speaks of, where that is not pests: young, marks, parasitised */
+            of?: string;
             /**
              * Format: double
              * @description pests per leaf or shoot; 0 when not counted so
@@ -3280,16 +3597,31 @@ export interface components {
             /** @description the days the forecast knows, from the first */
             sky: components["schemas"]["SkyDay"][];
         };
-        WeighBody: {
-            counts?: number[];
-            helpers?: boolean;
-            /** Format: double */
-            share?: number;
-        };
         Weighed: {
+            /** @description counted earlier on this case */
+            before: components["schemas"]["Past"][];
             borne: string;
-            decision?: components["schemas"]["Decision"];
+            decision: components["schemas"]["Decision"];
+            /** @description what else favours it, which nobody asked about */
+            else: string[];
+            /** @description conditions that favour it here, most telling first */
+            here: components["schemas"]["Favours"][];
+            /** @description the same trouble of this grower the year before */
+            lastYear?: string;
+            /** @description pests a unit, from a count of with and without */
+            quick?: components["schemas"]["MeanFromShare"];
+            /** @description how the unit is counted */
+            sampling?: components["schemas"]["Sampling"];
+            /** @description how heavy it is by what was looked at, where nobody said so */
+            seen?: components["schemas"]["SeenDegree"];
+            severity?: components["schemas"]["Severity"];
+            /** @description units for a mean to a quarter */
+            size?: components["schemas"]["SampleSize"];
+            /** @description stages that the looks already saw */
+            stages: string[];
             summary?: components["schemas"]["Summary"];
+            /** @description lines of the running test, about what is borne here */
+            test?: components["schemas"]["Sequential"];
             threshold: components["schemas"]["Threshold"];
         };
         Weight: {
@@ -3530,7 +3862,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBSNUJXMlYzVlNBQllDUUs1"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBXRzlQVFQwRkZKSlZDMDEy"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -3609,7 +3941,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -3622,20 +3954,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3647,7 +3979,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3656,11 +3988,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3757,7 +4089,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -3770,20 +4102,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -3795,7 +4127,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -3804,11 +4136,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -3957,23 +4289,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4001,11 +4333,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4858,7 +5190,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946881,
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4868,7 +5200,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.863593174165035,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -4877,7 +5209,7 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05431416681357113,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 37, not in this book 20",
                      *                 "top": "two-spotted-mite",
@@ -4896,7 +5228,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.20285511168630865
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -4909,7 +5241,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1383658859586366
+                     *           "p": 0.13836588595863664
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5303,23 +5635,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5347,11 +5679,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5701,23 +6033,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5745,11 +6077,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6358,23 +6690,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6402,11 +6734,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6570,23 +6902,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6614,11 +6946,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6784,23 +7116,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6828,11 +7160,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7445,23 +7777,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7489,11 +7821,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7758,23 +8090,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7802,11 +8134,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8257,23 +8589,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8301,11 +8633,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8499,23 +8831,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8543,11 +8875,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8999,23 +9331,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9043,11 +9375,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9123,7 +9455,7 @@ export interface operations {
                  *       ]
                  *     }
                  */
-                "application/json": components["schemas"]["WeighBody"];
+                "application/json": components["schemas"]["Counted"];
             };
         };
         responses: {
@@ -9135,27 +9467,71 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "before": [],
                      *       "borne": "fewer than about five mites a leaf on a strong plant, and no new leaves flecked",
                      *       "decision": {
-                     *         "act": "count more",
+                     *         "above": 0.5688919455721169,
+                     *         "act": "more",
+                     *         "change": [
+                     *           "Twice as many: act now."
+                     *         ],
+                     *         "level": 5,
                      *         "pressure": "moderate",
+                     *         "step": {
+                     *           "least": 2,
+                     *           "n": 5,
+                     *           "says": "more",
+                     *           "sum": 26
+                     *         },
+                     *         "sure": "near",
                      *         "why": [
-                     *           "5.2 a leaf lies too near the 5 that is borne to tell from 5; count to ten or more (house judgement)."
-                     *         ]
+                     *           "5.2 a leaf (2.2 to 19.7), where 5 is borne here (house judgement)."
+                     *         ],
+                     *         "words": "Count more"
                      *       },
+                     *       "else": [
+                     *         "heat"
+                     *       ],
+                     *       "here": [],
+                     *       "sampling": {
+                     *         "from": "herbarium/sampling.yaml",
+                     *         "how": "turn each over and count with the lens, veins and edges first",
+                     *         "id": "leaf",
+                     *         "source": "general scouting guides",
+                     *         "spots": "leaves",
+                     *         "take": 10,
+                     *         "where": "ten grown leaves from all round the plant, half way up; one from the worst place at most"
+                     *       },
+                     *       "size": {
+                     *         "more": 13,
+                     *         "n": 18,
+                     *         "text": "13 more would be enough for a mean to within 25 in 100."
+                     *       },
+                     *       "stages": [],
                      *       "summary": {
-                     *         "high": 14.377715056156266,
+                     *         "high": 19.671953447976726,
                      *         "infested": 4,
                      *         "k": 1.7445161290322582,
-                     *         "low": 1.793841900226938,
+                     *         "low": 2.222252834454524,
                      *         "mean": 5.2,
                      *         "n": 5,
                      *         "share": 0.8,
-                     *         "shareHigh": 0.9637758913675699,
-                     *         "shareLow": 0.3755346297625254,
+                     *         "shareHigh": 0.9949492366205319,
+                     *         "shareLow": 0.2835820638819105,
                      *         "total": 26,
                      *         "variance": 20.7,
                      *         "varianceToMean": 3.9807692307692304
+                     *       },
+                     *       "test": {
+                     *         "borne": 2.5,
+                     *         "h0": -12.051370205330953,
+                     *         "h1": 12.051370205330953,
+                     *         "harm": 8,
+                     *         "least": 5,
+                     *         "level": 5,
+                     *         "most": 60,
+                     *         "of": "pests",
+                     *         "slope": 4.303733558485054
                      *       },
                      *       "threshold": {
                      *         "perUnit": 5,

@@ -1,16 +1,20 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useNavigate } from 'react-router';
+import { useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
-import { Mark } from '../plates/Mark';
 import { Chips, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
+import { Answer, WhyHere } from './act/Answer';
+import { asked, held, type Tallied } from './act/counts';
+import { HowTo } from './act/HowTo';
+import { Pad } from './act/Pad';
+import { RunChart } from './act/RunChart';
 import { ChangeTrouble } from './ChangeTrouble';
-import { readCounts } from './counts';
 
 const also = ['helpers', 'drought', 'badYear', 'dormant', 'calciumLow'] as const;
 
@@ -63,7 +67,13 @@ const stageNames: Record<string, string> = {
   adult: 'grown ones',
 };
 
-/** Count, hold it against what is borne, and decide: act, wait, or pull. */
+/** How a trouble is counted before anybody chose otherwise: of leaves that show it with or without, of animals each. */
+const firstWay = (t?: S['Threshold']): Pick<Tallied, 'way' | 'of'> =>
+  t?.share && !t.perUnit
+    ? { way: 'with', of: [t.of || 'marks'] }
+    : { way: 'each', of: [t?.of && t.of !== 'parasitised' ? t.of : 'pests'] };
+
+/** Count, hold it against what is borne, and decide: leave, watch, act, pull or save. */
 export function Act({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const change = useChange(view.id);
@@ -72,202 +82,263 @@ export function Act({ view }: { view: View }) {
   const a = view.act;
   const cause = kb?.causes.find((c) => c.id === view.verdict?.cause);
   const [form, set, clear] = useTyped(`act.${view.id}.${view.verdict?.cause}`, {
-    text: (a?.counts ?? []).join(' '),
+    tallied: (a
+      ? {
+          way: a.count?.quick ? 'with' : 'each',
+          of: a.count?.of ?? ['pests'],
+          leaves: a.count?.leaves ?? (a.counts ?? []).map((n) => [n]),
+          hand: [],
+          severity: a.severity ?? [],
+        }
+      : null) as Tallied | null,
     helpers: a?.helpers ?? false,
-    stages: a?.stages ?? [],
+    stages: a?.stages as string[] | undefined,
     drought: a?.drought ?? false,
     badYear: a?.badYear,
     dormant: a?.dormant,
     calciumLow: a?.calciumLow,
     press: a?.pressure ?? '',
+    standard: a?.standard ?? '',
+    weeks: a?.weeksLeft === undefined || a.weeksLeft === null ? '' : String(a.weeksLeft),
   });
-  const { text, press, ...seen } = form;
-  const { counts, odd } = readCounts(text);
+  const [odd, setOdd] = useState<string>();
+  const { press, standard, weeks, ...seen } = form;
+  const weeksLeft = /^\d{1,3}$/.test(weeks.trim()) ? { weeksLeft: Number(weeks) } : {};
+  const oddWeeks = weeks.trim() !== '' && !('weeksLeft' in weeksLeft);
+  const facts = {
+    ...(form.tallied ? asked(form.tallied) : {}),
+    ...(seen.helpers ? { helpers: true } : {}),
+    ...(seen.badYear ? { badYear: true } : {}),
+    ...(standard ? { standard: standard as 'show' } : {}),
+    ...weeksLeft,
+  };
+  const body: S['Counted'] = { ...facts, ...(press ? { degree: press as 'light' } : {}) };
   const weighed = useQuery({
-    queryKey: ['weigh', view.id, view.verdict?.cause, counts.join(), seen.helpers],
+    queryKey: ['weigh', view.id, view.verdict?.cause, JSON.stringify(body)],
     queryFn: () =>
-      take<S['Weighed']>(
-        api.POST('/api/v1/cases/{id}/weigh', {
-          params: { path: { id: view.id } },
-          body: { counts, helpers: seen.helpers },
-        }),
-      ),
+      take<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body })),
     enabled: !!view.verdict?.cause,
+    placeholderData: (old) => old,
   });
-  const d = weighed.data?.decision;
-  const s = weighed.data?.summary;
+  const w = weighed.data;
+  const d = w?.decision;
+  const tallied: Tallied = form.tallied ?? { ...firstWay(w?.threshold), leaves: [], hand: [], severity: [] };
+  const setTallied = (f: (old: Tallied) => Tallied) =>
+    set((now) => ({ tallied: f(now.tallied ?? { ...firstWay(w?.threshold), leaves: [], hand: [], severity: [] }) }));
+  const stages = seen.stages ?? w?.stages ?? [];
   const pressure = press || d?.pressure || 'moderate';
-  const keep = (choice: 'act' | 'wait' | 'pull') =>
+  const keep = (word: S['ActInput']['word'], choice: 'act' | 'wait' | 'pull') =>
     odd === undefined &&
-    change.mutate(put('/api/v1/cases/{id}/act', { counts, ...seen, choice, pressure } as S['ActInput']), {
-      onSuccess: () => {
-        clear();
-        go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`);
+    !oddWeeks &&
+    change.mutate(
+      put('/api/v1/cases/{id}/act', {
+        ...facts,
+        stages,
+        drought: seen.drought,
+        ...(seen.dormant === undefined ? {} : { dormant: seen.dormant }),
+        ...(seen.calciumLow ? { calciumLow: true } : {}),
+        choice,
+        word,
+        pressure,
+      } as S['ActInput']),
+      {
+        onSuccess: () => {
+          clear();
+          go(`/bench/${view.id}/${choice === 'act' ? 'remedy' : 'handover'}`);
+        },
       },
-    });
+    );
+  const waiting = (['leave', 'watch', 'spring', 'back', 'save', 'refer'] as const).find((x) => x === d?.act) ?? 'watch';
+  const advised = d?.act === 'more' ? undefined : d?.act;
+  const follow = () => advised && keep(advised, advised === 'act' ? 'act' : advised === 'pull' ? 'pull' : 'wait');
   useKeys([
     // A letter is no count: these act in the field of counts as well.
-    { key: 'a', does: 'act', run: () => keep('act'), inFields: true },
-    { key: 'w', does: 'wait and watch', run: () => keep('wait'), inFields: true },
-    { key: 'p', does: 'remove the plant', hidden: true, run: () => keep('pull'), inFields: true },
+    { key: 'a', does: 'act', run: () => keep('act', 'act'), inFields: true },
+    { key: 'w', does: 'wait', run: () => keep(waiting, 'wait'), inFields: true },
+    { key: 'p', does: 'remove the plant', hidden: true, run: () => keep('pull', 'pull'), inFields: true },
+    { key: 'Enter', does: 'as advised', run: follow },
   ]);
-  if (!view.verdict) return <p>Say what it is first; then there is something to count.</p>;
-  const wording: Record<string, string> = {
-    act: 'Act',
-    wait: 'Wait and watch',
-    'count more': 'Count more',
-    judge: 'Judge by the plant',
-  };
+  if (!view.verdict?.cause)
+    return (
+      <p>
+        Say what it is first; then there is something to count.{' '}
+        <Link to={`/bench/${view.id}/verdict`}>To the verdict</Link>
+      </p>
+    );
+  const unit = w?.threshold.unit || 'leaf';
+  const running = w?.test && held(tallied, w.threshold.of || 'pests');
+  const button = (word: S['ActInput']['word'], choice: 'act' | 'wait' | 'pull', name: string, key: string) => (
+    <Button
+      variant={(advised === word && word) || (choice === 'wait' && advised === waiting) ? 'contained' : 'outlined'}
+      color={choice === 'pull' && advised !== 'pull' ? 'error' : 'primary'}
+      onClick={() => keep(word, choice)}
+      data-do={choice}
+    >
+      {name}&nbsp;<kbd>{key}</kbd>
+    </Button>
+  );
   return (
     <div className="two">
-      <div className="sheet pad stack">
-        {cause && (
-          <div className="row" style={{ justifyContent: 'flex-start', alignItems: 'center', gap: 12 }}>
-            <Mark drawing={cause.drawing} size={96} />
-            <span>
-              <b>{cause.name}</b>
-              <small style={{ display: 'block' }}>{cause.scientific}</small>
-            </span>
-          </div>
-        )}
-        <Chips label="How heavy" options={heavies} value={[pressure]} onChange={(v) => set({ press: v[0] ?? '' })} />
-        {cause && cause.stages.length > 0 && (
-          <Chips
-            label="Stages seen (decides what can reach them)"
-            options={cause.stages.map((id) => ({ id, name: stageNames[id] ?? id }))}
-            value={seen.stages}
-            onChange={(stages) => set({ stages })}
-            many
-          />
-        )}
-        <Chips
-          label="Also"
-          options={[
-            { id: 'helpers', name: 'helpers are at work' },
-            { id: 'drought', name: 'the plant is thirsty' },
-            { id: 'badYear', name: 'last year was bad' },
-            { id: 'dormant', name: 'without leaves' },
-            { id: 'calciumLow', name: 'soil test: little calcium' },
-          ]}
-          value={also.filter((k) => seen[k])}
-          onChange={(v) => {
-            const on = (k: (typeof also)[number]) => v.includes(k);
-            set({
-              helpers: on('helpers'),
-              drought: on('drought'),
-              badYear: on('badYear'),
-              calciumLow: on('calciumLow'),
-              // Said only when the advisor touched it; otherwise plant and month decide.
-              ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
-            });
-          }}
-          many
+      <div className="sheet pad count-sheet">
+        <h2>Count</h2>
+        {w?.sampling && tallied.way !== 'match' && <HowTo of={w.sampling} />}
+        <Pad
+          of={tallied}
+          set={setTallied}
+          unit={unit}
+          onOdd={setOdd}
+          beside={w?.test && running && <RunChart test={w.test} counts={running} unit={unit} says={d?.step?.says} />}
         />
+        {w && tallied.way !== 'match' && <Figures w={w} unit={unit} n={tallied.leaves.length} />}
+        {w?.severity && (
+          <p data-severity={w.severity.mean.toFixed(1)}>
+            <b className="num">{w.severity.mean.toFixed(1)}</b> in 100 of the leaf area over {w.severity.n} leaves,{' '}
+            {w.severity.hit} of them hit: {w.severity.word}.
+          </p>
+        )}
       </div>
-      <div className="sheet pad stack">
-        <h2>Is it worth acting on?</h2>
-        <p>
-          <span className="quiet">Can be left alone up to: </span>
-          {weighed.data?.borne ?? cause?.tolerable}
-          <small> ({weighed.data?.threshold.source ?? 'judgement'})</small>
-        </p>
-        <TextField
-          label={`Counted on each ${cause?.unit || 'leaf'}, undersides, several of them`}
-          placeholder="12 0 7 31 4"
-          value={text}
-          onChange={(e) => set({ text: e.target.value })}
-          error={odd !== undefined}
-          helperText={odd !== undefined && `“${odd}” is not a count: whole numbers with blanks between, like 12 0 7`}
-          slotProps={{ htmlInput: { inputMode: 'numeric', className: 'num' } }}
-          name="counts"
-          autoFocus
-        />
-        {counts.length > 0 && <Strip counts={counts} borne={weighed.data?.threshold.perUnit ?? 0} />}
-        {s && (
-          <p>
-            Mean <b className="num">{s.mean.toFixed(1)}</b> a {cause?.unit || 'leaf'}{' '}
-            <span className="quiet num">
-              (95 in 100: {s.low.toFixed(1)} to {s.high.toFixed(1)})
-            </span>
-            , <b className="num">{s.infested}</b> of {s.n} hit.
-          </p>
-        )}
-        {d && (
-          <div className={d.act === 'act' ? 'notice' : 'notice pond'} data-decision={d.act}>
-            <b>{wording[d.act]}.</b> {d.why.join(' ')}
-          </div>
-        )}
-        <Trouble of={weighed.error} />
-        <ChangeTrouble id={view.id} change={change} />
-        <div className="wrap">
-          <Button variant="contained" onClick={() => keep('act')} data-do="act">
-            Act&nbsp;<kbd>a</kbd>
-          </Button>
-          <Button variant="outlined" onClick={() => keep('wait')} data-do="wait">
-            Wait and watch&nbsp;<kbd>w</kbd>
-          </Button>
-          <Button variant="outlined" color="error" onClick={() => keep('pull')}>
-            Remove the plant&nbsp;<kbd>p</kbd>
-          </Button>
+      <div className="stack">
+        <div className="sheet pad stack">
+          <Chips
+            label={w?.seen && !press ? `How heavy; by the looks (${w.seen.said}) it is ${w.seen.degree}` : 'How heavy'}
+            options={heavies}
+            value={press || w?.seen || w?.summary || w?.severity ? [pressure] : []}
+            onChange={(v) => set({ press: v[0] ?? '' })}
+          />
+          {cause && cause.stages.length > 0 && (
+            <Chips
+              label="Stages seen (decides what can reach them)"
+              options={cause.stages.map((id) => ({ id, name: stageNames[id] ?? id }))}
+              value={stages}
+              onChange={(stages) => set({ stages })}
+              many
+              small
+            />
+          )}
         </div>
-        {a && (
-          <p data-decided>
-            <b>Decided: {wording[a.choice] ?? 'Remove the plant'}</b>
-            <span className="quiet">
-              , at {a.pressure} pressure, by {a.by}.
-            </span>
+        <div className="sheet pad stack">
+          <h2>Is it worth acting on?</h2>
+          <p>
+            <span className="quiet">Can be left alone up to: </span>
+            {w?.borne ?? cause?.tolerable}
+            <small> ({w?.threshold.source ?? 'judgement'})</small>
           </p>
-        )}
-        <small>
-          A little damage on a strong plant is nothing to treat. An annual past its prime is pulled and replanted.
-        </small>
+          {d && <Answer d={d} />}
+          <Trouble of={weighed.error} />
+          <ChangeTrouble id={view.id} change={change} />
+          <div className="wrap">
+            {button('act', 'act', 'Act', 'a')}
+            {button(waiting, 'wait', waits[waiting] ?? 'Wait', 'w')}
+            {button('pull', 'pull', 'Remove the plant', 'p')}
+          </div>
+          {a && (
+            <p data-decided>
+              <b>Decided: {decided(a)}</b>
+              <span className="quiet">
+                , at {a.pressure} pressure, by {a.by}.
+              </span>
+            </p>
+          )}
+        </div>
+        <div className="sheet pad stack">
+          <Chips
+            label="Kept for"
+            options={[
+              { id: '', name: 'the garden' },
+              { id: 'food', name: 'eating' },
+              { id: 'show', name: 'show' },
+              { id: 'hedge', name: 'a hedge' },
+            ]}
+            value={[standard]}
+            onChange={(v) => set({ standard: (v[0] ?? '') as '' })}
+            small
+          />
+          <TextField
+            label="Weeks of picking or flowering left, if it is nearly over"
+            value={weeks}
+            onChange={(e) => set({ weeks: e.target.value })}
+            error={oddWeeks}
+            helperText={oddWeeks && 'whole weeks, like 3'}
+            name="weeks"
+            slotProps={{ htmlInput: { inputMode: 'numeric', className: 'num' } }}
+          />
+          <Chips
+            label="Also"
+            options={[
+              { id: 'helpers', name: 'helpers are at work' },
+              { id: 'drought', name: 'the plant is thirsty' },
+              { id: 'badYear', name: 'last year was bad' },
+              { id: 'dormant', name: 'without leaves' },
+              { id: 'calciumLow', name: 'soil test: little calcium' },
+            ]}
+            value={also.filter((k) => seen[k])}
+            onChange={(v) => {
+              const on = (k: (typeof also)[number]) => v.includes(k);
+              set({
+                helpers: on('helpers'),
+                drought: on('drought'),
+                badYear: on('badYear'),
+                calciumLow: on('calciumLow'),
+                // Said only when the advisor touched it; otherwise plant and month decide.
+                ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
+              });
+            }}
+            many
+            small
+          />
+          {w?.lastYear && !seen.badYear && (
+            <div className="notice" data-last-year>
+              {w.lastYear} Was it bad?{' '}
+              <button type="button" className="plain link" onClick={() => set({ badYear: true })}>
+                yes, a bad year
+              </button>
+            </div>
+          )}
+        </div>
+        {w && <WhyHere of={w} />}
       </div>
     </div>
   );
 }
 
-/** Each leaf a bar, the level that is borne a line across. */
-function Strip({ counts, borne }: { counts: number[]; borne: number }) {
-  const top = Math.max(...counts, borne * 1.3, 1);
-  const w = Math.min(34, 460 / counts.length);
-  const y = (v: number) => 74 - (v / top) * 66;
+const waits: Record<string, string> = {
+  leave: 'Leave it',
+  watch: 'Wait and watch',
+  spring: 'Wait for the young',
+  back: 'Bring it back',
+  save: 'Save it',
+  refer: 'Send it on',
+};
+
+const decided = (a: NonNullable<View['act']>) =>
+  ({ act: 'Act', pull: 'Remove the plant', wait: waits[a.word ?? ''] ?? 'Wait and watch' })[a.choice];
+
+/** The mean, the share and how many more would be enough, in a line or two. */
+function Figures({ w, unit, n }: { w: S['Weighed']; unit: string; n: number }) {
+  const s = w.summary;
+  if (!s || n === 0) return null;
   return (
-    <svg
-      viewBox="0 0 480 92"
-      role="img"
-      aria-label={`Counts ${counts.join(', ')}${borne ? `; ${borne} can be left alone` : ''}`}
-      style={{ width: '100%', maxWidth: 520 }}
-    >
-      {counts.map((c, i) => (
-        <g key={i}>
-          <rect
-            x={6 + i * w}
-            y={y(c)}
-            width={w - 5}
-            height={74 - y(c)}
-            fill={borne && c > borne ? 'var(--aub2)' : 'var(--wood)'}
-          />
-          <text
-            x={6 + i * w + (w - 5) / 2}
-            y={88}
-            fontSize="12"
-            textAnchor="middle"
-            fill="var(--quiet)"
-            className="num"
-          >
-            {c}
-          </text>
-        </g>
-      ))}
-      <path d="M2 74.5 H478" stroke="var(--ink)" strokeWidth="1.2" />
-      {borne > 0 && (
+    <p data-figures>
+      {w.quick ? (
         <>
-          <path d={`M2 ${y(borne)} H478`} stroke="var(--pond)" strokeWidth="1.6" strokeDasharray="6 4" />
-          <text x="476" y={y(borne) - 4} fontSize="12.5" textAnchor="end" fill="var(--pond)">
-            left alone up to {borne}
-          </text>
+          <b className="num">{s.infested}</b> of {s.n} with any{' '}
+          <span className="quiet num">
+            ({(100 * s.shareLow).toFixed(0)} to {(100 * s.shareHigh).toFixed(0)} in 100)
+          </span>
+          {w.threshold.perUnit ? <>: {w.quick.text}</> : '.'}
+        </>
+      ) : (
+        <>
+          Mean <b className="num">{s.mean.toFixed(1)}</b> a {unit}{' '}
+          {s.n > 2 && (
+            <span className="quiet num">
+              (95 in 100: {s.low.toFixed(1)} to {s.high.toFixed(1)})
+            </span>
+          )}
+          , <b className="num">{s.infested}</b> of {s.n} hit.
+          {w.size && w.size.more > 0 && <small> {w.size.text}</small>}
         </>
       )}
-    </svg>
+    </p>
   );
 }

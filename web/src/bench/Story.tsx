@@ -7,6 +7,8 @@ import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
 import { Chips, moment, weekday } from '../ui/bits';
 import { useTyped } from '../ui/draft';
+import { held, type Tallied } from './act/counts';
+import { Pad } from './act/Pad';
 import { ChangeTrouble } from './ChangeTrouble';
 
 const words = (t: string) => t.split(/[\s;]+/).filter(Boolean);
@@ -65,8 +67,17 @@ function HowItWent({ view }: { view: View }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
   const go = useNavigate();
-  const counts = view.act?.counts ?? [];
+  // The same leaves in the same way as before the round: what was counted then says how.
+  const first = view.act?.count;
+  const counts = (first && held(first, first.of.includes('marks') ? 'marks' : 'pests')) ?? view.act?.counts ?? [];
   const [form, set, clear] = useTyped(`recount.${view.id}`, {
+    tallied: {
+      way: first?.quick ? 'with' : 'each',
+      of: first?.of ?? ['pests'],
+      leaves: [],
+      hand: [],
+      severity: [],
+    } as Tallied,
     before: counts.join(' '),
     after: '',
     units: String(counts.length || 5),
@@ -74,9 +85,15 @@ function HowItWent({ view }: { view: View }) {
     checkAfter: '',
     note: '',
   });
-  const field = (k: keyof typeof form, label: string, name?: string) => (
+  const field = (k: Exclude<keyof typeof form, 'tallied'>, label: string, name?: string) => (
     <TextField label={label} name={name} value={form[k]} onChange={(e) => set({ [k]: e.target.value })} />
   );
+  const count = (change: (old: Tallied) => Tallied) =>
+    set((now) => {
+      const tallied = change(now.tallied);
+      const found = held(tallied, tallied.of.includes('marks') ? 'marks' : 'pests') ?? [];
+      return { tallied, after: found.join(' ') };
+    });
   const last = view.followUps.at(-1);
   const send = (body: S['FollowUpInput']) =>
     change.mutate(post('/api/v1/cases/{id}/followup', body), { onSuccess: clear });
@@ -137,6 +154,7 @@ function HowItWent({ view }: { view: View }) {
         }}
       >
         {field('before', 'Before: a number for each leaf, or the mean', 'before')}
+        <Pad of={form.tallied} set={count} unit="leaf" ways={false} typed={false} />
         {field('after', 'Now: a number for each leaf, or the mean', 'after')}
         {(isMean(form.before) || isMean(form.after) || form.checkBefore) &&
           field('units', 'Leaves the mean is of', 'units')}

@@ -5,7 +5,7 @@ import { beforeEach, describe, expect, it } from 'vitest';
 import type { Finding, S, View } from '../api/client';
 import { aCase, asked, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { Act } from './Act';
-import { readCounts } from './counts';
+import { readCounts } from './act/counts';
 import { MixStep } from './MixStep';
 import { RemedyStep } from './RemedyStep';
 import { Story } from './Story';
@@ -19,12 +19,35 @@ const shown = (ui: React.ReactNode, view: View) => {
   return show(ui, client);
 };
 
+const weighed: S['Weighed'] = {
+  threshold: { perUnit: 5, unit: 'leaf', source: 'house judgement' },
+  borne: 'fewer than five a leaf',
+  before: [],
+  decision: {
+    act: 'act',
+    words: 'Act now',
+    pressure: 'heavy',
+    sure: 'likely',
+    why: ['16.7 a leaf, where 5 is borne here (house judgement).'],
+    change: ['As a hedge: watch it weekly.'],
+  },
+  sampling: {
+    id: 'leaf',
+    take: 10,
+    where: 'ten grown leaves',
+    how: 'turn each over',
+    spots: 'leaves',
+    source: 'general scouting guides',
+  },
+  test: { of: 'pests', slope: 4.3, h0: -12, h1: 12, level: 5, borne: 2.5, harm: 8, least: 5, most: 60 },
+  here: [{ said: 'Watering: often dry', change: 'Water before the leaves hang.', told: true }],
+  else: ['heat'],
+  stages: ['egg'],
+};
+
 beforeEach(() => {
   desk('GET /api/v1/vocabulary', vocabulary);
-  desk('POST /api/v1/cases/01X/weigh', {
-    borne: 'fewer than five a leaf',
-    threshold: { perUnit: 5, unit: 'leaf', source: 'house judgement' },
-  });
+  desk('POST /api/v1/cases/01X/weigh', weighed);
 });
 
 describe('counts as they are said', () => {
@@ -71,7 +94,8 @@ describe('the order of looking', () => {
 
 describe('act or wait', () => {
   const open = (over?: Partial<View>) => shown(<Act view={aCase(over)} />, aCase(over));
-  const counts = () => screen.getByRole('textbox') as HTMLInputElement;
+  const counts = () => document.querySelector('input[name=counts]') as HTMLInputElement;
+  const cells = () => [...document.querySelectorAll('.leafcells li')].map((x) => x.textContent).slice(0, -1);
   it('keeps what was counted through a reload, and lets it go once the case holds it', async () => {
     desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
     const first = open();
@@ -87,6 +111,50 @@ describe('act or wait', () => {
     expect(sent?.body).toMatchObject({ counts: [12, 7, 31], choice: 'act', pressure: 'heavy' });
     expect(sent?.headers.get('If-Match')).toBe('3');
     expect(localStorage.getItem('botanik.draft.act.01X.two-spotted-mite')).toBeNull();
+  });
+  it('takes one key a leaf, adds ten, and takes back what was one too many', async () => {
+    desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
+    const first = open();
+    await waitFor(() => expect(screen.getByText(/Count ten grown leaves/)).toBeTruthy());
+    for (const k of ['4', '0', '9', '{Backspace}', '3', '+']) await press(k);
+    expect(cells()).toEqual(['4', '0', '13']);
+    await waitFor(() =>
+      expect(askedAt('POST /api/v1/cases/01X/weigh').at(-1)?.body).toMatchObject({ counts: [4, 0, 13] }),
+    );
+    first.unmount();
+    open();
+    await waitFor(() => expect(cells()).toEqual(['4', '0', '13']));
+    await press('{Enter}'); // as advised
+    await waitFor(() => expect(askedAt('PUT /api/v1/cases/01X/act')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/cases/01X/act')[0]?.body).toMatchObject({
+      counts: [4, 0, 13],
+      choice: 'act',
+      word: 'act',
+      stages: ['egg'],
+    });
+  });
+  it('keeps tallies apart leaf by leaf, and says which is the next', async () => {
+    open();
+    await waitFor(() => expect(screen.getByText(/Count ten grown leaves/)).toBeTruthy());
+    await userEvent.click(document.querySelector('.pad-count [data-chip=young]') as Element);
+    expect(screen.getByText('pests', { selector: '.chip' }).getAttribute('aria-checked')).toBe('false');
+    await userEvent.click(screen.getByText('helpers', { selector: '.chip' }));
+    (document.activeElement as HTMLElement).blur();
+    for (const k of ['7', '2', '5']) await press(k);
+    expect(cells()).toEqual(['72']);
+    expect(screen.getByText('helpers', { selector: 'b' })).toBeTruthy();
+    await waitFor(() =>
+      expect(askedAt('POST /api/v1/cases/01X/weigh').at(-1)?.body).toMatchObject({
+        count: { of: ['young', 'helpers'], leaves: [[7, 2]] },
+      }),
+    );
+  });
+  it('matches leaves with drawn ones, and says what favours it here', async () => {
+    open();
+    await waitFor(() => expect(screen.getByText('Water before the leaves hang.')).toBeTruthy());
+    await userEvent.click(screen.getByText('match the leaf'));
+    await userEvent.click(document.querySelector('[data-share-of="25"]') as Element);
+    await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/weigh').at(-1)?.body).toMatchObject({ severity: [25] }));
   });
   it('names a count that is none, and keeps nothing', async () => {
     open();

@@ -8,6 +8,7 @@ import { useHouse, useSession, useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
+import { Borne } from './Borne';
 import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
@@ -159,6 +160,7 @@ export default function House() {
                 </tbody>
               </table>
             </section>
+            <Borne rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <WhereWeAre rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <People boss={boss} />
           </div>

@@ -8,4 +8,5 @@ import './page.css';
 import './plates.css';
 import './shelf.css';
 import './scope.css';
+import './act.css';
 import './media.css';

@@ -1,0 +1,152 @@
+package desk_test
+
+import (
+	"context"
+	"slices"
+	"testing"
+
+	"botanik/core/differential"
+	"botanik/core/fault"
+	"botanik/core/remedy"
+	"botanik/core/scouting"
+	"botanik/internal/casefile"
+	"botanik/internal/desk"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+func (b *bench) weigh(in desk.Counted) desk.Weighed {
+	b.t.Helper()
+	w, err := b.Weigh(context.Background(), b.v.ID, in)
+	require.NoError(b.t, err)
+	return w
+}
+
+func (b *bench) look(finding, state string) {
+	b.t.Helper()
+	b.keep(b.Look(context.Background(), b.who, b.v.ID, b.v.Version, differential.Look{Finding: finding, State: state}))
+}
+
+func (b *bench) act(choice, word string, in desk.Counted) {
+	b.t.Helper()
+	b.keep(b.SetAct(context.Background(), b.who, b.v.ID, b.v.Version, desk.ActInput{Counted: in, Choice: choice, Word: word, Pressure: "moderate"}))
+}
+
+func TestACountIsWeighedByTheBookAndByTheHouse(t *testing.T) {
+	b := open(t)
+	b.known(bean, "two-spotted-mite")
+	six := desk.Counted{Counts: []int{6, 5, 7, 6, 8, 5, 6, 7, 6, 5}}
+	w := b.weigh(six)
+	assert.Equal(t, scouting.Treat, w.Decision.Act)
+	assert.Equal(t, 10, w.Sampling.Take)
+	assert.InDelta(t, 6.1, w.Summary.Mean, 1e-9)
+	b.house(func(h *remedy.House) {
+		h.Borne = map[string]remedy.Borne{"two-spotted-mite": {PerUnit: 20, Source: "two summers of our own"}}
+	})
+	w = b.weigh(six)
+	assert.Equal(t, scouting.Leave, w.Decision.Act)
+	assert.Equal(t, "20 a leaf", w.Borne)
+	assert.Equal(t, "two summers of our own", w.Threshold.Source)
+	for field, bad := range map[string]map[string]remedy.Borne{
+		"borne.triffid":          {"triffid": {PerUnit: 1}},
+		"borne.two-spotted-mite": {"two-spotted-mite": {PerUnit: 1, Share: .1}},
+	} {
+		rules, v, err := b.House.Rules(context.Background())
+		require.NoError(t, err)
+		rules.Borne = bad
+		err = b.House.SetRules(context.Background(), desk.Person{ID: "o", Name: "Odile", Role: "coordinator"}, rules, v)
+		require.Error(t, err)
+		assert.Equal(t, field, fault.From(err)[0].Field)
+	}
+}
+
+// What was looked at says how heavy it is and which stages are there; what was only told
+// does not; and what favours it here comes with the change that helps.
+func TestTheLooksSpeakOfDegreeStagesAndConditions(t *testing.T) {
+	b := open(t)
+	b.known(bean, "two-spotted-mite")
+	assert.Equal(t, "moderate", b.weigh(desk.Counted{}).Seen.Degree, "by the flecks, which are many")
+	b.keep(b.Look(context.Background(), b.who, b.v.ID, b.v.Version, differential.Look{Finding: "silk", State: "dense", Instrument: differential.Told}))
+	assert.Equal(t, "moderate", b.weigh(desk.Counted{}).Seen.Degree, "told is not seen")
+	b.look("silk", "dense")
+	b.look("weather", "hot-dry")
+	b.look("watering", "even")
+	w := b.weigh(desk.Counted{})
+	require.NotNil(t, w.Seen)
+	assert.Equal(t, "heavy", w.Seen.Degree)
+	assert.Equal(t, scouting.Treat, w.Decision.Act)
+	require.NotEmpty(t, w.Here)
+	assert.Contains(t, w.Here[0].Said, "hot and dry")
+	assert.Contains(t, w.Here[0].Change, "Shade it")
+	assert.True(t, w.Here[0].Told)
+	assert.False(t, slices.ContainsFunc(w.Here, func(x desk.Favours) bool { return x.Said == "Watering: evenly" }))
+}
+
+// Waiting is asked about when it is due: in a week when it is watched, in four when it
+// is left, and in the month of the young where nothing reaches it before.
+func TestEveryWayOfWaitingIsAskedAboutInItsTime(t *testing.T) {
+	for word, want := range map[string]string{"watch": "2026-07-18", "leave": "2026-08-08", "": "2026-07-21", "back": "2026-07-14"} {
+		b := open(t)
+		b.known(bean, "two-spotted-mite")
+		b.act("wait", word, desk.Counted{Counts: []int{1, 0, 0, 2, 0}})
+		b.keep(b.HandOver(context.Background(), b.who, b.v.ID, b.v.Version))
+		assert.Equal(t, want, b.v.AskOn, word)
+	}
+	b := open(t)
+	b.now = b.now.AddDate(0, 4, 0) // November
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "euonymus", Place: "garden", Story: "bumps"}, "euonymus-scale")
+	require.Equal(t, scouting.Spring, b.weigh(desk.Counted{Degree: "heavy"}).Decision.Act)
+	b.act("wait", "spring", desk.Counted{})
+	b.keep(b.HandOver(context.Background(), b.who, b.v.ID, b.v.Version))
+	assert.Equal(t, "2027-05-01", b.v.AskOn, "its young come out in May")
+	_, err := b.SetAct(context.Background(), b.who, b.v.ID, b.v.Version, desk.ActInput{Choice: "act", Word: "watch", Pressure: "light"})
+	assert.ErrorContains(t, err, "choose wait with it")
+}
+
+// The trend is that of this case's own counts, and last year's trouble of this grower is
+// remembered.
+func TestEarlierCountsAndYearsAreWeighed(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(bean, "two-spotted-mite")
+	b.act("wait", "watch", desk.Counted{Counts: []int{2, 1, 3, 2, 2, 1, 3, 2, 2, 2}})
+	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
+	first := b.v.Number
+	b.now = b.now.AddDate(0, 0, 7)
+	b.keep(b.NextRound(ctx, b.who, b.v.ID, b.v.Version, "step up"))
+	w := b.weigh(desk.Counted{Counts: []int{4, 5, 4, 6, 4, 5, 4, 4, 5, 4}})
+	require.Len(t, w.Before, 1)
+	assert.InDelta(t, 2, w.Before[0].Mean, 1e-9)
+	assert.Greater(t, w.Decision.Multiplies, 2.)
+	assert.Equal(t, scouting.Treat, w.Decision.Act, "below five, and doubled in a week")
+	assert.Empty(t, w.LastYear)
+	b.now = b.now.AddDate(1, 0, 0)
+	b.known(bean, "two-spotted-mite")
+	assert.Contains(t, b.weigh(desk.Counted{}).LastYear, "in July ("+first+")")
+}
+
+func TestABadCountIsNamedAndNothingKept(t *testing.T) {
+	b := open(t)
+	b.known(bean, "two-spotted-mite")
+	for field, in := range map[string]desk.Counted{
+		"counts[1]":       {Counts: []int{1, -3}},
+		"counts[0]":       {Counts: []int{10_000_000}},
+		"counts":          {Counts: []int{1}, Count: &scouting.Count{Of: []string{"pests"}}},
+		"count.leaves[0]": {Count: &scouting.Count{Of: []string{"pests", "parasitised"}, Leaves: [][]int{{3, 4}}}},
+		"severity[1]":     {Severity: []int{5, 7}},
+	} {
+		_, err := b.Weigh(context.Background(), b.v.ID, in)
+		require.Error(t, err, field)
+		assert.Equal(t, field, fault.From(err)[0].Field)
+		_, err = b.SetAct(context.Background(), b.who, b.v.ID, b.v.Version, desk.ActInput{Counted: in, Choice: "act", Pressure: "light"})
+		require.Error(t, err, field)
+	}
+	v, err := b.View(context.Background(), b.v.ID)
+	require.NoError(t, err)
+	assert.Nil(t, v.Act)
+	// Tallies are kept as counted, and the recount has its pests from them.
+	b.act("act", "act", desk.Counted{Count: &scouting.Count{Of: []string{"young", "helpers"}, Leaves: [][]int{{7, 1}, {4, 0}}}})
+	assert.Equal(t, []int{7, 4}, b.v.Act.Counts)
+	assert.Equal(t, [][]int{{7, 1}, {4, 0}}, b.v.Act.Count.Leaves)
+}
