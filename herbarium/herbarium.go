@@ -14,11 +14,12 @@ import (
 
 	"botanik/core/knowledge"
 	"botanik/core/scope"
+	"botanik/core/sprayday"
 
 	"github.com/goccy/go-yaml"
 )
 
-//go:embed causes findings hosts remedies conflicts.yaml kinds.yaml lifetables.yaml protocols.yaml sampling.yaml sayings.yaml schools.yaml slidecharacters.yaml slides
+//go:embed causes findings hosts remedies conflicts.yaml infections.yaml kinds.yaml lifetables.yaml protocols.yaml sampling.yaml sayings.yaml schools.yaml slidecharacters.yaml slides
 var ours embed.FS
 
 // maxFile keeps a mistaken or hostile file from filling memory.
@@ -119,6 +120,8 @@ func (e *entries) read(name, label string, data []byte) error {
 		return decode(label, data, &e.Sayings, func(x *knowledge.Saying) *string { x.From = label; return &x.ID })
 	case "protocols":
 		return decode(label, data, &e.Protocols, func(x *knowledge.Protocol) *string { x.From = label; return &x.ID })
+	case "infections":
+		return decode(label, data, &e.Infections, func(x *sprayday.Infection) *string { x.From = label; return &x.ID })
 	case "sampling":
 		return decode(label, data, &e.Sampling, func(x *knowledge.Sampling) *string { x.From = label; return &x.ID })
 	case "slidecharacters":
@@ -128,7 +131,7 @@ func (e *entries) read(name, label string, data []byte) error {
 	case "schools":
 		return decode(label, data, &e.Schools, func(x *knowledge.School) *string { x.From = label; return &x.ID })
 	}
-	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, kinds.yaml, lifetables.yaml, protocols.yaml, sampling.yaml, sayings.yaml, schools.yaml, slidecharacters.yaml or slides/", label)
+	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, infections.yaml, kinds.yaml, lifetables.yaml, protocols.yaml, sampling.yaml, sayings.yaml, schools.yaml, slidecharacters.yaml or slides/", label)
 }
 
 // decode reads a list strictly: an unknown field is a mistake, not ignored,

@@ -5,6 +5,7 @@ import (
 	"sort"
 
 	"botanik/core/scope"
+	"botanik/core/sprayday"
 )
 
 // Base is a whole knowledge base. Slices are sorted by id, but for findings,
@@ -17,13 +18,14 @@ type Base struct {
 	Remedies   []*Remedy
 	Conflicts  []*Conflict
 	LifeTables []*LifeTable
-	Schools    []*School   // in the order of their file
-	KindRules  []*KindRule // in the order of their file
-	Sayings    []*Saying   // in the order of their file
-	Protocols  []*Protocol // in the order of their file
-	Sampling   []*Sampling // in the order of their file
-	SlideKey   scope.Key   // characters in the order of their file, species by id
-	Local      Local       // where the desk is, by At; empty in the book itself
+	Schools    []*School             // in the order of their file
+	KindRules  []*KindRule           // in the order of their file
+	Sayings    []*Saying             // in the order of their file
+	Protocols  []*Protocol           // in the order of their file
+	Sampling   []*Sampling           // in the order of their file
+	Infections []*sprayday.Infection // in the order of their file
+	SlideKey   scope.Key             // characters in the order of their file, species by id
+	Local      Local                 // where the desk is, by At; empty in the book itself
 
 	cause   map[string]*Cause
 	finding map[string]*Finding
@@ -52,6 +54,7 @@ type Entries struct {
 	Slides     []*scope.Species
 	Protocols  []*Protocol
 	Sampling   []*Sampling
+	Infections []*sprayday.Infection
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
@@ -71,6 +74,7 @@ func New(e Entries) *Base {
 	b.LifeTables, b.life = index(e.LifeTables, func(l *LifeTable) string { return l.ID })
 	b.Sayings, _ = inOrder(e.Sayings, func(x *Saying) string { return x.ID })
 	b.Protocols, _ = inOrder(e.Protocols, func(x *Protocol) string { return x.ID })
+	b.Infections, _ = inOrder(e.Infections, func(x *sprayday.Infection) string { return x.ID })
 	b.Sampling, _ = inOrder(e.Sampling, func(x *Sampling) string { return x.ID })
 	b.SlideKey.Characters, _ = inOrder(e.Characters, func(x *scope.Character) string { return x.ID })
 	b.SlideKey.Species, _ = index(e.Slides, func(x *scope.Species) string { return x.ID })

@@ -34,6 +34,18 @@ func (k *checker) counting() {
 			k.say(fmt.Sprintf("takes %d units", s.Take), "give take from 1 to 100")
 		}
 	}
+	for _, x := range k.b.Infections {
+		k.at(x.From, "infection", x.ID)
+		k.need("source", x.Source, `name it in general terms or write "judgement"`)
+		if err := x.Check(); err != nil {
+			k.say(err.Error(), "correct points")
+		}
+		for _, c := range x.Causes {
+			if k.b.Cause(c) == nil {
+				k.say(fmt.Sprintf("is of cause %q, which is not here", c), "correct causes")
+			}
+		}
+	}
 	for _, f := range k.b.Findings {
 		for _, s := range f.States {
 			if s.Degree != "" {

@@ -49,10 +49,10 @@ func ForPrecision(mean, d float64, law Taylor, counted int) (SampleSize, error) 
 
 func sized(n, counted int, what string) SampleSize {
 	s := SampleSize{N: n, More: max(0, n-counted)}
-	switch {
-	case s.More == 0:
+	switch s.More {
+	case 0:
 		s.Text = fmt.Sprintf("%d are enough %s.", counted, what)
-	case s.More == 1:
+	case 1:
 		s.Text = "One more would be enough " + what + "."
 	default:
 		s.Text = fmt.Sprintf("%d more would be enough %s.", s.More, what)

@@ -26,6 +26,7 @@ type SheetDay struct {
 	Day  string `json:"day"`
 	What string `json:"what"`
 	Much string `json:"much,omitempty"`
+	On   string `json:"on,omitempty" doc:"the day, YYYY-MM-DD"`
 }
 
 // Sheet is the one page a grower takes home, in plain words. It carries no
@@ -61,6 +62,7 @@ type Sheet struct {
 	Always   []string    `json:"always"`
 	Refer    string      `json:"refer,omitempty"`
 	AskOn    string      `json:"askOn,omitempty"`
+	AskDay   string      `json:"askDay,omitempty" doc:"the same, YYYY-MM-DD"`
 	Advisor  string      `json:"advisor"`
 	Again    string      `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
 	Handed   bool        `json:"handed"`

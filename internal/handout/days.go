@@ -23,7 +23,7 @@ func (w *writer) days(k *knowledge.Cause) {
 	}
 	w.out.Hour = remedy.HourOf(w.b, k, r, w.sit)
 	if d.Test != "" {
-		w.out.Table = append(w.out.Table, casefile.SheetDay{Day: w.spoken(d.Test), What: "Patch test: three leaves. Go on only if they are unmarked two days later."})
+		w.out.Table = append(w.out.Table, casefile.SheetDay{Day: w.spoken(d.Test), On: d.Test, What: "Patch test: three leaves. Go on only if they are unmarked two days later."})
 	}
 	much := ""
 	if m := w.r.Mix; m != nil && m.Remedy == r.ID {
@@ -41,7 +41,7 @@ func (w *writer) days(k *knowledge.Cause) {
 			much = "as much as before"
 		}
 		w.out.Days = append(w.out.Days, w.spoken(on))
-		w.out.Table = append(w.out.Table, casefile.SheetDay{Day: w.spoken(on), What: r.Name, Much: much})
+		w.out.Table = append(w.out.Table, casefile.SheetDay{Day: w.spoken(on), On: on, What: r.Name, Much: much})
 		last = on
 	}
 	lim := remedy.LimitsOf(r, w.m.Rules)

@@ -61,7 +61,7 @@ func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number strin
 		w.out.Token = w.r.Handover.Token
 	}
 	if d.AskOn != "" {
-		w.out.AskOn = w.spoken(d.AskOn)
+		w.out.AskOn, w.out.AskDay = w.spoken(d.AskOn), d.AskOn
 	}
 	k := b.Cause(d.Verdict.Cause)
 	if k == nil {

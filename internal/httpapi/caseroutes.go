@@ -80,6 +80,13 @@ func (s *Server) caseRoutes() {
 	}) (desk.Lines, error) {
 		return s.desk.Say(ctx, in.ID, in.Words)
 	})
+	get(s, "spray-days", "spray days", "/spray-days", "The coming days hour by hour for a treatment, and what wet leaves let in", func(ctx context.Context, in *struct {
+		Remedy string `query:"remedy" required:"true" maxLength:"60" doc:"id of a product"`
+		Bloom  bool   `query:"bloom" doc:"the plant is in flower"`
+		Place  string `query:"place" maxLength:"20" doc:"indoors, greenhouse, balcony, garden or orchard; garden when left out"`
+	}) (desk.SprayWeek, error) {
+		return s.desk.SprayWeek(ctx, desk.SprayAsk{Remedy: in.Remedy, InBloom: in.Bloom, Place: in.Place})
+	})
 	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (casefile.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`

@@ -61,6 +61,7 @@ func TestExamples(t *testing.T) {
 	read("calibrations", "/api/v1/scope/calibrations")
 	cal := map[string]any{"microscope": "bench compound", "objective": "40x", "readings": []any{map[string]any{"divisions": 98, "micrometres": 245}}}
 	keep("calibrate", cal, o.call("PUT", "/api/v1/scope/calibrations", cal, "If-Match", `"0"`), 200)
+	read("spray-days", "/api/v1/spray-days?remedy=soap")
 	ask("blend", "/api/v1/blend", map[string]any{"remedy": "soap", "use": "middle", "volume": "1 L", "spoons": "metric"})
 	ask("place", "/api/v1/place", map[string]any{"remedy": "iron-bait", "area": "3 m2"})
 	ask("need", "/api/v1/need", map[string]any{"plants": []any{map[string]any{"count": 2, "heightCm": 80, "widthCm": 60, "leaf": "dense"}}})

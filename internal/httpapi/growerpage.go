@@ -9,6 +9,7 @@ import (
 	"net/http"
 	"strings"
 
+	"botanik/internal/calendar"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/grower"
 	"botanik/internal/people"
@@ -40,6 +41,28 @@ func (s *Server) growerPage(c fiber.Ctx) error {
 		return err
 	}
 	return c.Send(out.Bytes())
+}
+
+// growerDays answers the days of the page as a calendar, by the same address.
+func (s *Server) growerDays(c fiber.Ctx) error {
+	sheet, err := s.desk.SheetByToken(c.Context(), c.Params("token"))
+	if errors.Is(err, desk.ErrNotFound) || err == nil && !calendar.Dated(sheet) {
+		return fiber.ErrNotFound
+	}
+	if err != nil {
+		s.log.Error("unexpected", "err", err)
+		return fiber.ErrServiceUnavailable
+	}
+	text, err := calendar.Of(sheet, s.desk.Now())
+	if err != nil {
+		s.log.Error("unexpected", "err", err)
+		return fiber.ErrServiceUnavailable
+	}
+	c.Set("Content-Type", "text/calendar; charset=utf-8")
+	c.Set("Content-Disposition", `attachment; filename="plant-days-`+sheet.Number+`.ics"`)
+	c.Set("Cache-Control", "no-store")
+	c.Set("X-Robots-Tag", "noindex")
+	return c.SendString(text)
 }
 
 // drawing answers the plate of a cause as a picture, drawn when the page was built, for

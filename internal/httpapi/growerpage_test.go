@@ -1,9 +1,11 @@
 package httpapi_test
 
 import (
+	"slices"
 	"strings"
 	"testing"
 
+	goical "github.com/emersion/go-ical"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -44,6 +46,16 @@ func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
 	sheet := v.Body["page"].(map[string]any)["sheet"].(map[string]any)
 	delete(sheet, "token")
 	delete(sheet, "place")
+	days := []string{}
+	for _, row := range sheet["table"].([]any) {
+		days = append(days, row.(map[string]any)["on"].(string))
+		delete(row.(map[string]any), "on")
+	}
+	ask := sheet["askDay"].(string)
+	delete(sheet, "askDay")
+	theCalendar(t, c.call("GET", "/p/"+token+"/days.ics", nil), append(days, ask))
+	assert.Contains(t, p.Raw, "/p/"+token+"/days.ics")
+	assert.Equal(t, 404, c.call("GET", "/p/"+strings.Repeat("x", 32)+"/days.ics", nil).Status)
 	n := 0
 	var said func(x any)
 	said = func(x any) {
@@ -72,4 +84,36 @@ func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
 	ill := c.call("GET", "/p/"+token, nil)
 	assert.Equal(t, 503, ill.Status)
 	assert.Contains(t, ill.Raw, "Try again")
+}
+
+// theCalendar holds that another program's reader finds every day of the page, whole,
+// with its words, and hostile ones as text.
+func theCalendar(t *testing.T, got answer, days []string) {
+	t.Helper()
+	require.Equal(t, 200, got.Status)
+	assert.Contains(t, got.Header.Get("Content-Type"), "text/calendar")
+	cal, err := goical.NewDecoder(strings.NewReader(got.Raw)).Decode()
+	require.NoError(t, err)
+	seen, ids := []string{}, map[string]bool{}
+	for _, e := range cal.Events() {
+		start := e.Props.Get(goical.PropDateTimeStart)
+		require.Equal(t, goical.ValueDate, start.ValueType())
+		seen = append(seen, start.Value[:4]+"-"+start.Value[4:6]+"-"+start.Value[6:])
+		title, err := e.Props.Text(goical.PropSummary)
+		require.NoError(t, err)
+		assert.NotEmpty(t, title)
+		id, err := e.Props.Text(goical.PropUID)
+		require.NoError(t, err)
+		assert.False(t, ids[id], "each day is its own")
+		ids[id] = true
+		words, err := e.Props.Text(goical.PropDescription)
+		require.NoError(t, err)
+		if !strings.Contains(title, "how it went") {
+			assert.Contains(t, words, "label on the bottle and local law come first")
+		}
+	}
+	slices.Sort(seen)
+	slices.Sort(days)
+	assert.Equal(t, days, seen)
+	assert.Contains(t, got.Raw, "BEGIN:VALARM")
 }

@@ -17,6 +17,7 @@ import { Toasts } from './ui/toast';
 const Bench = lazy(() => import('./bench/Bench'));
 const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
 const Scope = lazy(() => import('./scope/Scope'));
+const SprayDays = lazy(() => import('./spray/SprayDays'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
 
@@ -127,6 +128,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/mixing" element={<MixingShelf />} />
               <Route path="/scope" element={<Scope />} />
               <Route path="/scope/:table" element={<Scope />} />
+              <Route path="/spray-days" element={<SprayDays />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />
               <Route path="/house" element={<House />} />

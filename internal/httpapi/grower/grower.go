@@ -6,6 +6,7 @@ import (
 	"io"
 	"strings"
 
+	"botanik/internal/calendar"
 	"botanik/internal/casefile"
 )
 
@@ -34,5 +35,5 @@ func Write(w io.Writer, s casefile.Sheet, nonce string) error {
 func Missing(w io.Writer, trouble, nonce string) error { return draw(w, nil, trouble, nonce) }
 
 func draw(w io.Writer, s *casefile.Sheet, trouble, nonce string) error {
-	return page.Execute(w, map[string]any{"Sheet": s, "Trouble": trouble, "Nonce": nonce, "Style": template.CSS(style)}) //nolint:gosec // our own file, no input
+	return page.Execute(w, map[string]any{"Sheet": s, "Trouble": trouble, "Nonce": nonce, "Calendar": s != nil && s.Token != "" && calendar.Dated(*s), "Style": template.CSS(style)}) //nolint:gosec // our own file, no input
 }

@@ -1100,6 +1100,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/spray-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The coming days hour by hour for a treatment, and what wet leaves let in
+         * @description The coming days hour by hour for a treatment, and what wet leaves let in. Needs a session.
+         */
+        get: operations["spray-days"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/today": {
         parameters: {
             query?: never;
@@ -1729,6 +1749,13 @@ export interface components {
             /** @description like 'soap 9 days ago, copper on Tuesday' */
             text: string;
         };
+        Event: {
+            disease: string;
+            name: string;
+            /** Format: double */
+            neededHours: number;
+            spell: components["schemas"]["Spell"];
+        };
         Factor: {
             /** Format: double */
             high: number;
@@ -1883,6 +1910,18 @@ export interface components {
             /** @description the first frost ends it: out of doors it is not met in a winter with frost */
             tender?: boolean;
         };
+        Hour: {
+            /** Format: date-time */
+            at: string;
+            /** Format: double */
+            humidity: number;
+            /** Format: double */
+            rainMm: number;
+            /** Format: double */
+            tempC: number;
+            /** Format: double */
+            windMs: number;
+        };
         House: {
             borne?: {
                 [key: string]: components["schemas"]["Borne"];
@@ -1965,6 +2004,25 @@ export interface components {
              * @description 0 can wait … 3 now
              */
             urgency?: number;
+        };
+        Judged: {
+            air: components["schemas"]["Hour"];
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: double
+             * @description hours until a sprayed leaf is dry
+             */
+            driesHours?: number;
+            /** @enum {string} */
+            says: "good" | "poor" | "no";
+            /**
+             * Format: double
+             * @description degrees
+             */
+            sunHeight: number;
+            /** @description every reason against it, worst first */
+            why: string[];
         };
         KeptDose: {
             by: string;
@@ -2056,6 +2114,27 @@ export interface components {
             species: string[];
             /** @description a state, or above or below the line */
             state: string;
+        };
+        Light: {
+            /**
+             * Format: date-time
+             * @description civil dawn
+             */
+            dawn: string;
+            /**
+             * Format: date-time
+             * @description civil dusk
+             */
+            dusk: string;
+            /**
+             * @description the sun does not set, or does not rise
+             * @enum {string}
+             */
+            polar?: "day" | "night" | "";
+            /** Format: date-time */
+            rise: string;
+            /** Format: date-time */
+            set: string;
         };
         Line: {
             finding: string;
@@ -2300,6 +2379,32 @@ export interface components {
         };
         NeedInput: {
             plants: components["schemas"]["PlantSize"][];
+        };
+        Needs: {
+            /**
+             * @description what it may do on open flowers
+             * @enum {string}
+             */
+            bees?: "fine" | "evening" | "never" | "";
+            /**
+             * Format: double
+             * @description it has to lie this long before rain; its drying time when left out
+             */
+            dryHours?: number;
+            /** @description no frost in the night after: dormant sprays */
+            frost?: boolean;
+            inBloom?: boolean;
+            /** @description it burns in the sun */
+            noSun?: boolean;
+            /** Format: double */
+            tempMaxC?: number;
+            /**
+             * Format: double
+             * @description of the label or the book
+             */
+            tempMinC?: number;
+            /** @description it is put into the soil, or washes off: rain and drying do not matter */
+            wetIsFine?: boolean;
         };
         NewCalibration: {
             /** @description without readings: it stays, and says that it no longer holds, until it is calibrated anew */
@@ -3095,6 +3200,8 @@ export interface components {
             again?: string;
             always: string[];
             amounts: string[];
+            /** @description the same, YYYY-MM-DD */
+            askDay?: string;
             askOn?: string;
             /** @description what to bring or say when it is asked how it went */
             bring?: string;
@@ -3136,6 +3243,8 @@ export interface components {
         SheetDay: {
             day: string;
             much?: string;
+            /** @description the day, YYYY-MM-DD */
+            on?: string;
             what: string;
         };
         SheetMix: {
@@ -3205,6 +3314,16 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        Spell: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            /** Format: double */
+            meanC: number;
+            /** Format: date-time */
+            to: string;
+        };
         SplitLook: {
             /** Format: double */
             divergence: number;
@@ -3244,6 +3363,36 @@ export interface components {
             x: number;
             /** Format: double */
             y: number;
+        };
+        SprayDay: {
+            day: string;
+            hours: components["schemas"]["Judged"][];
+            light: components["schemas"]["Light"];
+            /** @description leaves are wet in that hour */
+            wet: boolean[];
+        };
+        SprayWeek: {
+            /** @description the desk's place */
+            at: string;
+            /** @description two at most, soonest first */
+            best: components["schemas"]["Stretch"][];
+            days: components["schemas"]["SprayDay"][];
+            /** @description wet spells in these days that let a disease in */
+            events: components["schemas"]["Event"][];
+            /** @description what holds in a room, where the sky does not count */
+            indoors?: string[];
+            name: string;
+            needs: components["schemas"]["Needs"];
+            /** Format: date-time */
+            now: string;
+            /**
+             * Format: double
+             * @description in these days
+             */
+            rainMm: number;
+            remedy: string;
+            /** @description where the hours come from */
+            weather: string;
         };
         StageKill: {
             /** Format: double */
@@ -3318,6 +3467,15 @@ export interface components {
             seq: number;
             text: string;
             who: string;
+        };
+        Stretch: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            text: string;
+            /** Format: date-time */
+            to: string;
         };
         Stroke: {
             points: components["schemas"]["Point"][];
@@ -3862,7 +4020,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBXRzlQVFQwRkZKSlZDMDEy"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBOOVBDMzlNNDJGUE1GWU5E"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -4089,7 +4247,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4102,20 +4260,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4127,7 +4285,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4136,11 +4294,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4592,6 +4750,7 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
+                     *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
@@ -4649,6 +4808,7 @@ export interface operations {
                      *           "table": [
                      *             {
                      *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
                      *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *             }
                      *           ],
@@ -5190,7 +5350,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "p": 0.04614432864946881,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5200,7 +5360,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.863593174165035,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -5209,7 +5369,7 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.05431416681357113,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 37, not in this book 20",
                      *                 "top": "two-spotted-mite",
@@ -5228,7 +5388,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.20285511168630865
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -5241,7 +5401,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13836588595863664
+                     *           "p": 0.1383658859586366
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5528,6 +5688,7 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
+                     *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
@@ -5585,6 +5746,7 @@ export interface operations {
                      *           "table": [
                      *             {
                      *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
                      *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *             }
                      *           ],
@@ -5635,23 +5797,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5679,11 +5841,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5926,6 +6088,7 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
+                     *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
@@ -5983,6 +6146,7 @@ export interface operations {
                      *           "table": [
                      *             {
                      *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
                      *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *             }
                      *           ],
@@ -6211,7 +6375,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6224,20 +6388,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6249,7 +6413,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6258,11 +6422,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7116,23 +7280,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7160,11 +7324,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7419,23 +7583,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7463,11 +7627,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7777,23 +7941,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7821,11 +7985,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7983,6 +8147,7 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
+                     *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
@@ -8040,6 +8205,7 @@ export interface operations {
                      *           "table": [
                      *             {
                      *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
                      *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *             }
                      *           ],
@@ -8090,23 +8256,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8134,11 +8300,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8280,23 +8446,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8324,11 +8490,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8482,6 +8648,7 @@ export interface operations {
                      *             "The product label and local law come first; where they differ from this advice, they win."
                      *           ],
                      *           "amounts": [],
+                     *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
@@ -8539,6 +8706,7 @@ export interface operations {
                      *           "table": [
                      *             {
                      *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
                      *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *             }
                      *           ],
@@ -8589,23 +8757,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8633,11 +8801,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9016,6 +9184,7 @@ export interface operations {
                      *       "table": [
                      *         {
                      *           "day": "Saturday 11 July",
+                     *           "on": "2026-07-11",
                      *           "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *         }
                      *       ],
@@ -9139,7 +9308,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9152,20 +9321,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9177,7 +9346,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -9186,11 +9355,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10217,6 +10386,7 @@ export interface operations {
                      *         "The product label and local law come first; where they differ from this advice, they win."
                      *       ],
                      *       "amounts": [],
+                     *       "askDay": "2026-07-27",
                      *       "askOn": "Monday 27 July",
                      *       "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *       "date": "Saturday 11 July 2026",
@@ -10274,6 +10444,7 @@ export interface operations {
                      *       "table": [
                      *         {
                      *           "day": "Saturday 11 July",
+                     *           "on": "2026-07-11",
                      *           "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
                      *         }
                      *       ],
@@ -11415,6 +11586,107 @@ export interface operations {
                      *     ]
                      */
                     "application/json": components["schemas"]["SplitLook"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "spray-days": {
+        parameters: {
+            query: {
+                /** @description id of a product */
+                remedy: string;
+                /** @description the plant is in flower */
+                bloom?: boolean;
+                /** @description indoors, greenhouse, balcony, garden or orchard; garden when left out */
+                place?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "at": "Merrin Sound, covered market",
+                     *       "best": [
+                     *         {
+                     *           "from": "2026-07-11T19:00:00+01:00",
+                     *           "hours": 3,
+                     *           "text": "Saturday 19:00 to 22:00",
+                     *           "to": "2026-07-11T22:00:00+01:00"
+                     *         }
+                     *       ],
+                     *       "days": [
+                     *         {
+                     *           "day": "2026-07-11",
+                     *           "hours": [
+                     *             {
+                     *               "air": {
+                     *                 "at": "2026-07-10T23:00:00Z",
+                     *                 "humidity": 87,
+                     *                 "rainMm": 0,
+                     *                 "tempC": 14.5,
+                     *                 "windMs": 3.9
+                     *               },
+                     *               "at": "2026-07-11T00:00:00+01:00",
+                     *               "says": "no",
+                     *               "sunHeight": -16.588018195328026,
+                     *               "why": [
+                     *                 "It does not dry before rain or within 10 hours."
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "light": {
+                     *             "dawn": "2026-07-11T04:40:21+01:00",
+                     *             "dusk": "2026-07-11T22:12:23+01:00",
+                     *             "rise": "2026-07-11T05:23:32+01:00",
+                     *             "set": "2026-07-11T21:29:23+01:00"
+                     *           },
+                     *           "wet": [
+                     *             false
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "events": [
+                     *         {
+                     *           "disease": "apple-scab",
+                     *           "name": "Apple and pear scab",
+                     *           "neededHours": 7.3,
+                     *           "spell": {
+                     *             "from": "2026-07-11T00:00:00Z",
+                     *             "hours": 13,
+                     *             "meanC": 13.392307692307694,
+                     *             "to": "2026-07-11T13:00:00Z"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "name": "Insecticidal soap",
+                     *       "needs": {
+                     *         "bees": "evening",
+                     *         "noSun": true,
+                     *         "tempMaxC": 30,
+                     *         "tempMinC": 5
+                     *       },
+                     *       "now": "2026-07-11T14:00:00+01:00",
+                     *       "rainMm": 8.399999999999999,
+                     *       "remedy": "soap",
+                     *       "weather": "simulated forecast"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["SprayWeek"];
                 };
             };
             400: components["responses"]["Problem"];

@@ -9,4 +9,5 @@ import './plates.css';
 import './shelf.css';
 import './scope.css';
 import './act.css';
+import './spray.css';
 import './media.css';

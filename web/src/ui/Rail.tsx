@@ -14,6 +14,12 @@ export const rooms = [
   },
   { digit: '4', name: 'Mixing shelf', to: '/mixing', d: 'M9 8h8l2 13H7zM11 8V5h4v3M15 5h5l2 3M8.4 14h9.4' },
   {
+    digit: '5',
+    name: 'Spray days',
+    to: '/spray-days',
+    d: 'M4 7h18v15H4zM4 11h18M9 4v5M17 4v5M8 15h3M13 15h1M17 15h1M8 18h1M12 18h3',
+  },
+  {
     digit: '7',
     name: 'Plates',
     to: '/plates',
