@@ -3,6 +3,7 @@ package lifecycle
 import (
 	"fmt"
 	"math"
+	"slices"
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
@@ -67,13 +68,13 @@ func (b *brood) total() float64 {
 }
 
 // age moves the brood on by the warmth of one step and gives what leaves it.
-func (b *brood) age(tempC float64) float64 {
+func (b *brood) age(tempC, grain float64) float64 {
 	need := Days(b.stage, tempC)
 	if math.IsInf(need, 1) {
 		return 0
 	}
 	jumps := float64(len(b.in)) / need / StepsADay
-	n := int(math.Ceil(jumps / .05)) // so small that two jumps in one go hardly matter
+	n := int(math.Ceil(jumps / grain)) // so small that two jumps in one go hardly matter
 	p, out := jumps/float64(n), 0.
 	for range n {
 		for i := len(b.in) - 1; i >= 0; i-- {
@@ -107,26 +108,38 @@ func broods(lt *knowledge.LifeTable) []brood {
 // the life table (enemies, flight, weather that kills) is left out, so the curve
 // is a sketch of timing, not a forecast of numbers.
 func Simulate(c Colony, treatments ...Treatment) (Course, error) {
+	if err := c.check(treatments); err != nil {
+		return Course{}, err
+	}
+	return settle(c).course(c, treatments), nil
+}
+
+// check names what cannot be simulated.
+func (c Colony) check(treatments []Treatment) error {
 	lt := c.Table
 	switch {
 	case lt == nil || lt.Lays.DD <= 0 || lt.Lays.Eggs <= 0:
-		return Course{}, fault.New("table", "it is not known how this pest lays", "give the life table its lays")
+		return fault.New("table", "it is not known how this pest lays", "give the life table its lays")
 	case c.Days < 1 || c.Days > 400:
-		return Course{}, fault.New("days", fmt.Sprintf("%d days is not 1 to 400", c.Days), "look less far ahead")
+		return fault.New("days", fmt.Sprintf("%d days is not 1 to 400", c.Days), "look less far ahead")
 	case len(c.Temps) == 0:
-		return Course{}, fault.New("temps", "no temperature is given", "give the mean of each step of 6 hours, °C")
+		return fault.New("temps", "no temperature is given", "give the mean of each step of 6 hours, °C")
 	}
 	for _, t := range c.Temps {
 		if math.IsNaN(t) || t < -60 || t > 60 {
-			return Course{}, fault.New("temps", fmt.Sprintf("%g °C is out of range", t), "give °C")
+			return fault.New("temps", fmt.Sprintf("%g °C is out of range", t), "give °C")
 		}
 	}
 	for _, t := range treatments {
 		if t.Reaches < 0 || t.Reaches > 1 || t.HalfLife < 0 || t.Day < 0 {
-			return Course{}, fault.New("treatments", "a treatment has a share or a day that is none", "give shares from 0 to 1 and days from the start")
+			return fault.New("treatments", "a treatment has a share or a day that is none", "give shares from 0 to 1 and days from the start")
 		}
 	}
-	s := settle(c)
+	return nil
+}
+
+// course follows the colony through its treatments and leaves it used up.
+func (s *colony) course(c Colony, treatments []Treatment) Course {
 	start := s.total()
 	var out Course
 	for _, b := range s.broods {
@@ -149,12 +162,28 @@ func Simulate(c Colony, treatments ...Treatment) (Course, error) {
 		out.Days = append(out.Days, row)
 		out.PestDays += out.Total(day)
 	}
-	return out, nil
+	return out
 }
 
 type colony struct {
 	table  *knowledge.LifeTable
 	broods []brood
+	grain  float64 // of aging: how much of a substage passes in one go
+}
+
+// Grains of aging: fine for what is shown, coarse for comparing many plans.
+const (
+	fineGrain   = .05
+	coarseGrain = .3
+)
+
+// twin is the same colony once more, its numbers its own.
+func (s *colony) twin(grain float64) *colony {
+	out := &colony{s.table, slices.Clone(s.broods), grain}
+	for i := range out.broods {
+		out.broods[i].in = slices.Clone(out.broods[i].in)
+	}
+	return out
 }
 
 func (s *colony) total() float64 {
@@ -176,7 +205,7 @@ func (s *colony) step(tempC, start float64) {
 	through := math.Pow(lays.Lives, 1/float64(len(s.broods)-1))
 	come := born
 	for i := range s.broods {
-		out := s.broods[i].age(tempC)
+		out := s.broods[i].age(tempC, s.grain)
 		s.broods[i].in[0] += come
 		come = out * through
 	}
@@ -218,7 +247,7 @@ func killed(s knowledge.LifeStage) string {
 // settle gives the start: the stages seen in the middle of their time, or the mix
 // a colony comes to by itself when it is left to grow.
 func settle(c Colony) *colony {
-	s := &colony{c.Table, broods(c.Table)}
+	s := &colony{c.Table, broods(c.Table), fineGrain}
 	if len(c.Stages) > 0 {
 		for i := range s.broods {
 			b := &s.broods[i]

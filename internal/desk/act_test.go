@@ -150,3 +150,61 @@ func TestABadCountIsNamedAndNothingKept(t *testing.T) {
 	assert.Equal(t, []int{7, 4}, b.v.Act.Counts)
 	assert.Equal(t, [][]int{{7, 1}, {4, 0}}, b.v.Act.Count.Leaves)
 }
+
+// Days set by hand keep the label and the picking like any others; every rhythm is held
+// against the same colony, and the one worked out day by day is beaten by none.
+func TestDaysSetByHandAndWhatEachRhythmLeaves(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "passionflower", Place: "indoors", Story: "x"}, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	plan := func(on ...string) (desk.DaysPlan, error) { return b.PlanDays(ctx, b.v.ID, desk.DaysInput{On: on}) }
+	p, err := plan("2026-07-27", "2026-07-13", "2026-07-20")
+	require.NoError(t, err)
+	assert.Equal(t, []string{"2026-07-13", "2026-07-20", "2026-07-27"}, p.On)
+	assert.Equal(t, 7, p.Gap)
+	require.Greater(t, len(p.Weeks.Rhythms), 3)
+	least := p.Weeks.Rhythms[0].Share
+	for _, r := range p.Weeks.Rhythms {
+		if r.ID == "solved" || r.ID == "set" && p.Weeks.Rhythms[0].ID == "set" {
+			assert.InDelta(t, least, r.Share, 1e-9, "nothing is better than %s", r.ID)
+		}
+		assert.LessOrEqual(t, r.Share, 1.+1e-9)
+	}
+	assert.Equal(t, "alone", p.Weeks.Rhythms[len(p.Weeks.Rhythms)-1].ID)
+	for field, on := range map[string][]string{
+		"on[0]": {"soon"},
+		"on[1]": {"2026-07-13", "2026-07-13"},
+		"days":  {"2026-07-13", "2026-07-14"},
+	} {
+		_, err := plan(on...)
+		require.Error(t, err)
+		assert.Equal(t, field, fault.From(err)[0].Field)
+	}
+	_, err = plan("2026-07-01")
+	assert.ErrorContains(t, err, "has gone by")
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{On: []string{"2026-07-13", "2026-07-22"}}))
+	assert.Equal(t, []string{"2026-07-13", "2026-07-22"}, b.v.Days.On)
+}
+
+// The week hour by hour is of the desk's own days, and refuses what is not sprayed.
+func TestTheSprayWeek(t *testing.T) {
+	b := open(t)
+	w, err := b.SprayWeek(context.Background(), desk.SprayAsk{Remedy: "soap"})
+	require.NoError(t, err)
+	require.Len(t, w.Days, 7)
+	for _, d := range w.Days {
+		assert.Len(t, d.Hours, 24)
+		assert.Len(t, d.Wet, 24)
+	}
+	for _, best := range w.Best {
+		assert.False(t, best.From.Before(w.Now))
+	}
+	for field, in := range map[string]desk.SprayAsk{"remedy": {Remedy: "hose-off"}, "place": {Remedy: "soap", Place: "moon"}} {
+		_, err := b.SprayWeek(context.Background(), in)
+		assert.Equal(t, field, fault.From(err)[0].Field)
+	}
+	room, err := b.SprayWeek(context.Background(), desk.SprayAsk{Remedy: "soap", Place: "indoors"})
+	require.NoError(t, err)
+	assert.NotEmpty(t, room.Indoors)
+}

@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 	"fmt"
+	"slices"
 
 	"botanik/core/civil"
 	"botanik/core/dosage"
@@ -21,6 +22,8 @@ type DaysInput struct {
 	Start string `json:"start,omitempty" maxLength:"10" doc:"first day, YYYY-MM-DD; today when left out"`
 	Count int    `json:"count,omitempty" minimum:"0" maximum:"12" doc:"treatments in this round; 3 when left out"`
 	Gap   int    `json:"gapDays,omitempty" minimum:"0" maximum:"60" doc:"days between treatments; by the rhythm when left out"`
+
+	On []string `json:"on,omitempty" maxItems:"12" doc:"the days themselves, set by hand; takes the place of start, count, gap and rhythm"`
 
 	Rhythm string `json:"rhythm,omitempty" maxLength:"40" doc:"answer to the question of how often, by its id; the case's or the house's when left out"`
 }
@@ -57,6 +60,9 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 	req, sit, err := s.repeatRequest(m, c)
 	if err != nil {
 		return casefile.Days{}, err
+	}
+	if len(in.On) > 0 {
+		return byHand(req, in.On)
 	}
 	if in.Start != "" {
 		start, err := civil.Parse(in.Start)
@@ -104,6 +110,36 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 	out.Notes = append(notes, out.Notes...)
 	for _, d := range sched.Days {
 		out.On = append(out.On, d.String())
+	}
+	return out, nil
+}
+
+// byHand are days somebody set, held to the label and the picking like any others.
+// Errors name on, on[i] or what Hold names.
+func byHand(req lifecycle.RepeatRequest, on []string) (casefile.Days, error) {
+	days := []civil.Day{}
+	for i, text := range on {
+		d, err := civil.Parse(text)
+		switch {
+		case err != nil:
+			return casefile.Days{}, fault.New(fmt.Sprintf("on[%d]", i), fmt.Sprintf("%q is not a day", text), "write it as YYYY-MM-DD")
+		case d.Sub(req.Start) > farthestStart:
+			return casefile.Days{}, fault.New(fmt.Sprintf("on[%d]", i), "lies more than a year ahead", "plan within a year")
+		case slices.Contains(days, d):
+			return casefile.Days{}, fault.New(fmt.Sprintf("on[%d]", i), d.Short()+" is there twice", "give each day once")
+		}
+		days = append(days, d)
+	}
+	slices.SortFunc(days, civil.Day.Compare)
+	if err := lifecycle.Hold(days, req); err != nil {
+		return casefile.Days{}, err
+	}
+	out := casefile.Days{Start: days[0].String(), Notes: []string{"Days set by hand, inside the label."}, On: []string{}}
+	for i, d := range days {
+		out.On = append(out.On, d.String())
+		if i == 1 {
+			out.Gap = d.Sub(days[0])
+		}
 	}
 	return out, nil
 }

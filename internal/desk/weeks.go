@@ -1,6 +1,7 @@
 package desk
 
 import (
+	"cmp"
 	"math"
 	"slices"
 
@@ -22,13 +23,22 @@ type DaysPlan struct {
 
 // Weeks is what the coming weeks bring: the weather, the pest's life, the picking.
 type Weeks struct {
-	From    string       `json:"from" doc:"the first day drawn, YYYY-MM-DD: today"`
-	Length  int          `json:"length" doc:"days drawn"`
-	Sky     []SkyDay     `json:"sky" doc:"the days the forecast knows, from the first"`
-	HatchBy string       `json:"hatchBy,omitempty" doc:"by this day the eggs that were there at the first treatment have hatched"`
-	LayFrom string       `json:"layFrom,omitempty" doc:"from this day their young lay"`
-	Picking string       `json:"picking,omitempty" doc:"the next picking"`
-	Course  *ColonyWeeks `json:"course,omitempty" doc:"the colony on these days and left alone; empty where no life table is known"`
+	From    string        `json:"from" doc:"the first day drawn, YYYY-MM-DD: today"`
+	Length  int           `json:"length" doc:"days drawn"`
+	Sky     []SkyDay      `json:"sky" doc:"the days the forecast knows, from the first"`
+	HatchBy string        `json:"hatchBy,omitempty" doc:"by this day the eggs that were there at the first treatment have hatched"`
+	LayFrom string        `json:"layFrom,omitempty" doc:"from this day their young lay"`
+	Picking string        `json:"picking,omitempty" doc:"the next picking"`
+	Rhythms []RhythmWeeks `json:"rhythms" doc:"what each rhythm would leave of the pest over these weeks, fewest first"`
+	Course  *ColonyWeeks  `json:"course,omitempty" doc:"the colony on these days and left alone; empty where no life table is known"`
+}
+
+// RhythmWeeks is one way of setting the days, and what it leaves.
+type RhythmWeeks struct {
+	ID    string   `json:"id" doc:"an answer to how often, solved for days worked out one by one, set for those in hand, or alone"`
+	Name  string   `json:"name"`
+	On    []string `json:"on"`
+	Share float64  `json:"share" doc:"pest-days, as a share of those when it is left alone"`
 }
 
 // SkyDay is a day of the forecast.
@@ -57,7 +67,7 @@ const (
 func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecycle.RepeatRequest) (Weeks, error) {
 	first := m.Today
 	last := civil.Must(days.On[len(days.On)-1])
-	w := Weeks{From: first.String(), Length: min(weeksAtMost, max(weeksAtLeast, last.Sub(first)+10)), Sky: []SkyDay{}}
+	w := Weeks{From: first.String(), Length: min(weeksAtMost, max(weeksAtLeast, last.Sub(first)+10)), Sky: []SkyDay{}, Rhythms: []RhythmWeeks{}}
 	if !req.Harvest.IsZero() {
 		w.Picking = req.Harvest.String()
 	}
@@ -84,15 +94,22 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 	if lt.Lays.DD <= 0 {
 		return w, nil
 	}
-	course, err := s.course(m, c, lt, r, days, w.Length)
-	w.Course = course
+	colony, err := s.colony(m, c, lt, w.Length)
+	if err != nil {
+		return w, err
+	}
+	if w.Course, err = course(m, colony, lt, r, days); err != nil {
+		return w, err
+	}
+	w.Rhythms, err = s.rhythms(m, colony, r, days, req)
 	return w, err
 }
 
-func (s *Service) course(m house.Moment, c *Case, lt *knowledge.LifeTable, r *knowledge.Remedy, days casefile.Days, length int) (*ColonyWeeks, error) {
+// colony is what is on the plant today, by the stages that were seen.
+func (s *Service) colony(m house.Moment, c *Case, lt *knowledge.LifeTable, length int) (lifecycle.Colony, error) {
 	temps, err := s.warmth(m, c)
 	if err != nil {
-		return nil, err
+		return lifecycle.Colony{}, err
 	}
 	colony := lifecycle.Colony{Table: lt, Temps: temps, Stages: map[string]float64{}, Days: length + 1}
 	if a := c.Now().Act; a != nil {
@@ -100,11 +117,110 @@ func (s *Service) course(m house.Moment, c *Case, lt *knowledge.LifeTable, r *kn
 			colony.Stages[st] = 1 / float64(len(a.Stages))
 		}
 	}
-	var done []lifecycle.Treatment
-	for _, d := range days.Planned() {
-		done = append(done, lifecycle.Treatment{Day: float64(d.Sub(m.Today)), Kills: r.Kills, Reaches: lifecycle.HomeReach, HalfLife: r.HalfLife, Soil: r.Reach == "soil"})
+	return colony, nil
+}
+
+// treatment is one of a remedy, on day 0.
+func treatment(r *knowledge.Remedy) lifecycle.Treatment {
+	return lifecycle.Treatment{Kills: r.Kills, Reaches: lifecycle.HomeReach, HalfLife: r.HalfLife, Soil: r.Reach == "soil"}
+}
+
+// on are treatments on days.
+func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Treatment {
+	var out []lifecycle.Treatment
+	for _, d := range days {
+		t := treatment(r)
+		t.Day = float64(d.Sub(today))
+		out = append(out, t)
 	}
-	treated, err := lifecycle.Simulate(colony, done...)
+	return out
+}
+
+// rhythms is what every answer to how often would leave, the days worked out one by one,
+// and those in hand; what a label does not allow is left out.
+func (s *Service) rhythms(m house.Moment, colony lifecycle.Colony, r *knowledge.Remedy, days casefile.Days, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
+	out := []RhythmWeeks{}
+	alone, err := lifecycle.Simulate(colony)
+	if err != nil || alone.PestDays <= 0 {
+		return out, err
+	}
+	add := func(id, name string, plan []civil.Day) error {
+		course, err := lifecycle.Simulate(colony, on(r, m.Today, plan)...)
+		if err != nil {
+			return err
+		}
+		x := RhythmWeeks{ID: id, Name: name, On: []string{}, Share: course.PestDays / alone.PestDays}
+		for _, d := range plan {
+			x.On = append(x.On, d.String())
+		}
+		out = append(out, x)
+		return nil
+	}
+	set := days.Planned()
+	req.Start, req.Want = set[0], len(set)
+	offsets := [][]int{}
+	keep := func(plan []civil.Day) {
+		row := []int{}
+		for _, d := range plan {
+			row = append(row, d.Sub(m.Today))
+		}
+		offsets = append(offsets, row)
+	}
+	keep(set)
+	if err := add("set", "the days above", set); err != nil {
+		return nil, err
+	}
+	school := s.Base().School(remedy.Rhythm)
+	for _, o := range school.Options {
+		ask := req
+		if ask.FixedGap, ask.Burst = lifecycle.Rhythm(o.ID, req.GapMin); ask.FixedGap == 0 && !ask.Burst && o.ID != lifecycle.Computed {
+			continue // as it looks then: no days to draw
+		}
+		plan, err := lifecycle.Repeats(ask)
+		if err != nil || len(plan.Days) != len(set) || slices.ContainsFunc(plan.Days, func(d civil.Day) bool { return d.Sub(m.Today) >= colony.Days-1 }) {
+			continue
+		}
+		keep(plan.Days)
+		if slices.Equal(plan.Days, set) {
+			continue
+		}
+		if err := add(o.ID, o.Name, plan.Days); err != nil {
+			return nil, err
+		}
+	}
+	solve := lifecycle.SolveRequest{Colony: colony, Treatment: treatment(r), Count: len(set), GapMin: max(1, req.GapMin), Earliest: set[0].Sub(m.Today), Shut: s.shut(m, req, colony.Days), Rhythms: offsets}
+	if len(set) <= 6 {
+		if best, err := lifecycle.Solve(solve); err == nil {
+			plan := []civil.Day{}
+			for _, d := range best.On {
+				plan = append(plan, m.Today.Add(d))
+			}
+			if !slices.Equal(plan, set) {
+				if err := add("solved", "worked out day by day", plan); err != nil {
+					return nil, err
+				}
+			}
+		}
+	}
+	slices.SortStableFunc(out, func(a, b RhythmWeeks) int { return cmp.Compare(a.Share, b.Share) })
+	return append(out, RhythmWeeks{ID: "alone", Name: "left alone", On: []string{}, Share: 1}), nil
+}
+
+// shut are the days from today on which nothing may be put on: inside the wait before
+// the next picking.
+func (s *Service) shut(m house.Moment, req lifecycle.RepeatRequest, length int) []int {
+	out := []int{}
+	for i := range length {
+		if lifecycle.Hold([]civil.Day{m.Today.Add(i)}, lifecycle.RepeatRequest{Start: m.Today, Harvest: req.Harvest, Wait: req.Wait}) != nil {
+			out = append(out, i)
+		}
+	}
+	return out
+}
+
+// course is how the colony fares on the days, and left alone.
+func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, days casefile.Days) (*ColonyWeeks, error) {
+	treated, err := lifecycle.Simulate(colony, on(r, m.Today, days.Planned())...)
 	if err != nil {
 		return nil, err
 	}

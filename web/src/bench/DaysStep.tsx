@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
@@ -23,12 +23,24 @@ export function DaysStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const question = kb?.schools.find((x) => x.id === 'rhythm');
   const [rhythm, setRhythm] = useState('');
-  const body: S['DaysInput'] = {
+  const [on, setOn] = useState<string[]>(); // days set by hand, on the picture
+  const other =
+    <T,>(set: (v: T) => void) =>
+    (v: T) => {
+      setOn(undefined);
+      set(v);
+    };
+  const byRule: S['DaysInput'] = {
     ...(start ? { start } : {}),
     ...(Number(count) ? { count: Number(count) } : {}),
     ...(rhythm ? { rhythm } : {}),
   };
+  const body: S['DaysInput'] = on ? { on } : byRule;
   const plan = usePlan(view, body);
+  // A day dragged where it may not be is named, and the picture stays to drag it back.
+  const good = useRef<S['DaysPlan'] | undefined>(undefined);
+  if (plan.data && !plan.error) good.current = plan.data;
+  const drawn = on && good.current ? { ...good.current, on: [...on].sort() } : plan.data;
   const keep = () =>
     change.mutate(put('/api/v1/cases/{id}/days', body), { onSuccess: () => go(`/bench/${view.id}/handover`) });
   useKeys([{ key: 'Enter', does: 'keep the days', run: keep }]);
@@ -52,20 +64,31 @@ export function DaysStep({ view }: { view: View }) {
     >
       <div className="sheet pad stack">
         <h2>On which days</h2>
-        {plan.error ? (
-          <Trouble of={plan.error} />
-        ) : (
+        <Trouble of={plan.error} />
+        {(!plan.error || on) && (
           <>
             <div className="days" data-answer="days">
-              {plan.data?.on.map((d, i) => (
+              {drawn?.on.map((d, i) => (
                 <div className="day" key={d}>
-                  <small>{i === 0 ? 'first' : `${daysBetween(plan.data.on[0] as string, d)} days on`}</small>
+                  <small>{i === 0 ? 'first' : `${daysBetween(drawn.on[0] as string, d)} days on`}</small>
                   <b>{weekday(d).split(' ')[0]}</b>
                   {weekday(d).replace(/^\w+,? /, '')}
                 </div>
               ))}
             </div>
-            {plan.data && <Weeks plan={plan.data} />}
+            {drawn && <Weeks plan={drawn} onMove={setOn} />}
+            {on && (
+              <p>
+                <button
+                  type="button"
+                  className="plain"
+                  style={{ textDecoration: 'underline' }}
+                  onClick={() => setOn(undefined)}
+                >
+                  back to the days as worked out
+                </button>
+              </p>
+            )}
             <ul className="tight">
               {plan.data?.notes.map((n) => (
                 <li key={n}>{n}</li>
@@ -91,13 +114,13 @@ export function DaysStep({ view }: { view: View }) {
           name="start"
           today={session.data?.now.slice(0, 10) ?? ''}
           value={start || plan.data?.start || ''}
-          onChange={setStart}
+          onChange={other(setStart)}
         />
         <TextField
           label="Treatments in this round"
           type="number"
           value={count}
-          onChange={(e) => setCount(e.target.value)}
+          onChange={(e) => other(setCount)(e.target.value)}
           slotProps={{ htmlInput: { min: 1, max: 12 } }}
           name="count"
         />
@@ -108,7 +131,7 @@ export function DaysStep({ view }: { view: View }) {
             ...(question?.options ?? []).map((o) => ({ id: o.id, name: o.name })),
           ]}
           value={[rhythm]}
-          onChange={(v) => setRhythm(v[0] ?? '')}
+          onChange={(v) => other(setRhythm)(v[0] ?? '')}
         />
         <small>
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is

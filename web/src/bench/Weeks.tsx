@@ -1,11 +1,12 @@
+import { useRef } from 'react';
 import type { S } from '../api/client';
-import { dayAndMonth, daysBetween } from '../ui/bits';
+import { dayAndMonth, daysBetween, shortDay, weekday } from '../ui/bits';
 
 const names: Record<string, string> = { egg: 'eggs', young: 'young', resting: 'resting', adult: 'adults' };
 const tall = 130; // of the colony's field, in its own units
 
 /** The coming weeks of one round: the pest's life under the days set, the weather, the picking; a treatment is a pin. */
-export function Weeks({ plan }: { plan: S['DaysPlan'] }) {
+export function Weeks({ plan, onMove }: { plan: S['DaysPlan']; onMove?: (on: string[]) => void }) {
   const { weeks } = plan;
   const at = (day: string) => (daysBetween(weeks.from, day) / weeks.length) * 100;
   const has = (i: number) => (weeks.course?.days ?? []).some((d) => (d[i] ?? 0) > 0.004);
@@ -21,9 +22,14 @@ export function Weeks({ plan }: { plan: S['DaysPlan'] }) {
           </span>
         )}
         {plan.on.map((d, i) => (
-          <span key={d} className="pin" style={{ left: `${at(d)}%` }}>
-            <b>{i + 1}</b>
-          </span>
+          <Pin
+            key={i}
+            n={i + 1}
+            day={d}
+            at={at(d)}
+            weeks={weeks}
+            onMove={onMove && ((to) => onMove(plan.on.map((x, k) => (k === i ? to : x))))}
+          />
         ))}
         {weeks.picking && at(weeks.picking) < 100 && (
           <span className="pin picking" style={{ left: `${at(weeks.picking)}%` }}>
@@ -40,6 +46,7 @@ export function Weeks({ plan }: { plan: S['DaysPlan'] }) {
           </small>
         ))}
       </div>
+      {onMove && weeks.rhythms.length > 2 && <Rhythms of={weeks} onTake={onMove} />}
       {weeks.course && (
         <figcaption>
           <span className="legend">
@@ -145,5 +152,102 @@ function Sky({ of }: { of: S['Weeks'] }) {
         rain and warmest hour, as forecast
       </small>
     </div>
+  );
+}
+
+const later = (day: string, n: number) =>
+  new Date(Date.parse(`${day}T12:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10);
+
+/** A treatment on its day: dragged along the weeks, or moved a day by the arrow keys; everything is worked out anew at once. */
+function Pin({
+  n,
+  day,
+  at,
+  weeks,
+  onMove,
+}: {
+  n: number;
+  day: string;
+  at: number;
+  weeks: S['Weeks'];
+  onMove?: (to: string) => void;
+}) {
+  const held = useRef(false);
+  if (!onMove)
+    return (
+      <span className="pin" style={{ left: `${at}%` }}>
+        <b>{n}</b>
+      </span>
+    );
+  const to = (d: string) => {
+    const i = daysBetween(weeks.from, d);
+    if (i >= 0 && i < weeks.length && d !== day) onMove(d);
+  };
+  return (
+    <button
+      type="button"
+      className="pin moves"
+      style={{ left: `${at}%` }}
+      aria-label={`Treatment ${n}, ${weekday(day)}; arrow keys move it a day`}
+      data-pin={n}
+      data-day={day}
+      onKeyDown={(e) => {
+        const by = { ArrowLeft: -1, ArrowRight: 1 }[e.key];
+        if (!by) return;
+        e.preventDefault();
+        e.stopPropagation();
+        to(later(day, by));
+      }}
+      onPointerDown={(e) => {
+        held.current = true;
+        e.currentTarget.setPointerCapture?.(e.pointerId);
+      }}
+      onPointerMove={(e) => {
+        const field = e.currentTarget.parentElement?.getBoundingClientRect();
+        if (!held.current || !field?.width) return;
+        to(later(weeks.from, Math.round(((e.clientX - field.left) / field.width) * weeks.length)));
+      }}
+      onPointerUp={() => {
+        held.current = false;
+      }}
+    >
+      <b>{n}</b>
+    </button>
+  );
+}
+
+/** What each rhythm leaves of the pest over these weeks, fewest first; any of them is taken with a press. */
+function Rhythms({ of: w, onTake }: { of: S['Weeks']; onTake: (on: string[]) => void }) {
+  return (
+    <table className="lines rhythms" data-rhythms={w.rhythms.length}>
+      <caption>
+        <b>What each would leave of it</b> <small>pest-days, of 100 when it is left alone</small>
+      </caption>
+      <tbody>
+        {w.rhythms.map((r) => (
+          <tr key={r.id} data-rhythm={r.id}>
+            <th scope="row">{r.name}</th>
+            <td className="num">{Math.round(100 * r.share)}</td>
+            <td>
+              <span className="bar">
+                <i style={{ width: `${Math.max(1, 100 * r.share)}%` }} />
+              </span>
+            </td>
+            <td>
+              {r.id !== 'set' && r.on.length > 0 && (
+                <button
+                  type="button"
+                  className="plain"
+                  style={{ textDecoration: 'underline' }}
+                  onClick={() => onTake(r.on)}
+                >
+                  {r.on.map((d) => shortDay(d).slice(4)).join(', ')}
+                </button>
+              )}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
