@@ -80,6 +80,7 @@ func TestSampleSizesAndIndexWorked(t *testing.T) {
 	assert.InDelta(t, 8, v.Mean, 1e-12)
 	assert.InDelta(t, 40./3, v.OfHit, 1e-12)
 	assert.Equal(t, "moderate", v.Word)
+	assert.InDelta(t, (4.+6+3)/(5*9), v.Index, 1e-12, "classes 0, 0, 4, 6 and 3 of nine")
 }
 
 // Lines of Wald's test worked by hand, formula by formula: of a share about 0.2 between

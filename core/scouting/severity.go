@@ -18,6 +18,7 @@ type Severity struct {
 	Hit     int     `json:"hit" doc:"leaves with any"`
 	OfHit   float64 `json:"ofHit" doc:"per cent, over the leaves that have any"`
 	Word    string  `json:"word" enum:"none,light,moderate,heavy"`
+	Index   float64 `json:"index" doc:"disease index over the reference shares as classes, 0 to 1"`
 	Classes []int   `json:"classes" doc:"how many leaves at each reference share"`
 }
 
@@ -47,6 +48,7 @@ func Match(shares []int) (Severity, error) {
 		}
 	}
 	s.Mean = float64(sum) / float64(s.N)
+	s.Index, _ = Index(s.Classes) // classes are counts of at least one leaf
 	if s.Hit > 0 {
 		s.OfHit = float64(sum) / float64(s.Hit)
 	}

@@ -184,7 +184,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 		out.Severity = &sev
 	}
 	s.whyHere(&c, k, &out)
-	return out, nil
+	return out, s.wetHere(m, &c, k, &out)
 }
 
 // testAbout is the running test about a level, nil where none can be set up.
@@ -414,6 +414,31 @@ func (s *Service) whyHere(c *Case, k *knowledge.Cause, out *Weighed) {
 		}
 	}
 	out.Else = k.Why
+}
+
+// wetLately are how many days back wet leaves are looked for.
+const wetLately = 14
+
+// wetHere adds the last spell of wet leaves that let a disease in, where the plant
+// stands out of doors.
+func (s *Service) wetHere(m house.Moment, c *Case, k *knowledge.Cause, out *Weighed) error {
+	if remedy.Sheltered(c.Intake.Place) {
+		return nil
+	}
+	for _, x := range s.Base().Infections {
+		if !slices.Contains(x.Causes, k.ID) {
+			continue
+		}
+		hours, err := s.Weather.Hours(m.Spot(), m.Today.Add(-wetLately).Midnight(m.Clock), m.Today.Add(1).Midnight(m.Clock))
+		if err != nil {
+			return err
+		}
+		if events := x.Events(hours); len(events) > 0 {
+			e := events[len(events)-1]
+			out.Here = append([]Favours{{Said: fmt.Sprintf("Wet leaves: %d h at %.0f °C from %s, where it needs %.0f", e.Spell.Hours, e.Spell.MeanC, civil.Of(e.Spell.From, m.Clock).Brief(), e.Needed), Change: "Water the soil and not the leaves, in the morning; open the plant up; what protects has to lie on the leaf before the next such spell."}}, out.Here...)
+		}
+	}
+	return nil
 }
 
 // SetAct records the count and the decision. Choosing to wait or to pull also

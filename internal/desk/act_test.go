@@ -3,6 +3,7 @@ package desk_test
 import (
 	"context"
 	"slices"
+	"strings"
 	"testing"
 
 	"botanik/core/differential"
@@ -207,4 +208,17 @@ func TestTheSprayWeek(t *testing.T) {
 	room, err := b.SprayWeek(context.Background(), desk.SprayAsk{Remedy: "soap", Place: "indoors"})
 	require.NoError(t, err)
 	assert.NotEmpty(t, room.Indoors)
+}
+
+// A wet spell long enough for the disease is said where the plant stands outdoors, and
+// not in a room.
+func TestWetLeavesLatelyAreSaid(t *testing.T) {
+	said := func(place string) bool {
+		b := open(t)
+		b.now = b.now.AddDate(0, 3, 0) // October on a wet coast
+		b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: place, Story: "x"}, "rust")
+		return slices.ContainsFunc(b.weigh(desk.Counted{}).Here, func(x desk.Favours) bool { return strings.HasPrefix(x.Said, "Wet leaves") })
+	}
+	assert.True(t, said("garden"))
+	assert.False(t, said("indoors"))
 }

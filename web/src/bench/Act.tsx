@@ -193,7 +193,7 @@ export function Act({ view }: { view: View }) {
         {w?.severity && (
           <p data-severity={w.severity.mean.toFixed(1)}>
             <b className="num">{w.severity.mean.toFixed(1)}</b> in 100 of the leaf area over {w.severity.n} leaves,{' '}
-            {w.severity.hit} of them hit: {w.severity.word}.
+            {w.severity.hit} of them hit: {w.severity.word}. <small>Disease index {w.severity.index.toFixed(2)}.</small>
           </p>
         )}
       </div>
@@ -335,7 +335,7 @@ function Figures({ w, unit, n }: { w: S['Weighed']; unit: string; n: number }) {
               (95 in 100: {s.low.toFixed(1)} to {s.high.toFixed(1)})
             </span>
           )}
-          , <b className="num">{s.infested}</b> of {s.n} hit.
+          , <b className="num">{s.infested}</b> of {s.n} hit.{s.k > 0 && <small> In clumps, k {s.k.toFixed(1)}.</small>}
           {w.size && w.size.more > 0 && <small> {w.size.text}</small>}
         </>
       )}

@@ -60,10 +60,10 @@ export function RunChart({
       <text x={W - 14} y={foot - 8} fontSize="14" fontWeight="700" fill="var(--pond)" textAnchor="end">
         stop: wait
       </text>
-      {!counts.length && (
+      {sum < high(n) && (
         <text
-          x={x(n * 0.52)}
-          y={y((low(n * 0.52) + high(n * 0.52)) / 2)}
+          x={x(n * 0.7)}
+          y={y((Math.max(0, low(n * 0.7)) + high(n * 0.7)) / 2) + 5}
           fontSize="14"
           fill="var(--quiet)"
           textAnchor="middle"
