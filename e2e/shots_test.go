@@ -96,6 +96,7 @@ func TestShots(t *testing.T) {
 		}
 		p.read("still possible")
 	})
+	take("spray-days", func() { p.open("/spray-days"); p.see(`.hourweek`); p.see(`[data-hour]`) })
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })

@@ -4,7 +4,6 @@ import (
 	"fmt"
 	"time"
 
-	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
@@ -114,7 +113,7 @@ func init() {
 		if !(in.Lat >= -90 && in.Lat <= 90 && in.Lon >= -180 && in.Lon <= 180) {
 			return sprayday.Light{}, fault.New("lat", "is no place on earth", "give degrees, -90 to 90, and lon -180 to 180")
 		}
-		return sprayday.LightOf(civil.Day(d), in.Lat, in.Lon, zone), nil
+		return sprayday.LightOf(d, in.Lat, in.Lon, zone), nil
 	})
 	add("dew-point", "dew point of air", `{"tempC":20,"humidity":50}`, func(_ *knowledge.Base, in airIn) (dewOut, error) {
 		if err := sprayday.CheckAir(in.TempC, in.Humidity); err != nil {

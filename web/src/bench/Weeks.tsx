@@ -221,7 +221,8 @@ function Rhythms({ of: w, onTake }: { of: S['Weeks']; onTake: (on: string[]) => 
   return (
     <table className="lines rhythms" data-rhythms={w.rhythms.length}>
       <caption>
-        <b>What each would leave of it</b> <small>pest-days, of 100 when it is left alone</small>
+        <b>What each would leave of it</b>{' '}
+        <small>pest-days, of 100 when it is left alone; one or two more or less is the same</small>
       </caption>
       <tbody>
         {w.rhythms.map((r) => (
