@@ -1,63 +1,20 @@
 import Button from '@mui/material/Button';
-import TextField from '@mui/material/TextField';
-import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type S, take, type View } from '../api/client';
+import type { S, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
-import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { Answer, WhyHere } from './act/Answer';
-import { asked, held, type Tallied } from './act/counts';
+import { Circumstances } from './act/Circumstances';
+import { held } from './act/counts';
+import { heavies } from './act/Heavy';
 import { HowTo } from './act/HowTo';
 import { Pad } from './act/Pad';
 import { RunChart } from './act/RunChart';
+import { useActForm } from './act/useActForm';
 import { ChangeTrouble } from './ChangeTrouble';
 
-const also = ['helpers', 'drought', 'badYear', 'dormant', 'calciumLow'] as const;
-
-/** How heavy it is, by what anybody sees. */
-const heavies = [
-  { id: 'light', name: 'light: a few, one has to look for them', mark: <Sprig hit={[0, 2, 0, 0]} /> },
-  { id: 'moderate', name: 'moderate: on many leaves, the plant grows on', mark: <Sprig hit={[5, 4, 6, 3]} /> },
-  { id: 'heavy', name: 'heavy: leaves yellow, curl or fall, growth stops', mark: <Sprig hit={[9, 8]} sick /> },
-];
-
-/** A sprig of four leaves as it looks at each degree: so many specks on each; sick, they are yellow, hang, and two are gone. */
-function Sprig({ hit, sick }: { hit: number[]; sick?: boolean }) {
-  const places = [
-    [14, -50],
-    [22, 40],
-    [30, -60],
-    [38, 55],
-  ] as const;
-  return (
-    <svg viewBox="0 0 48 56" width="40" height="46" aria-hidden="true" style={{ flex: 'none' }}>
-      <path
-        d={sick ? 'M24 55 V20 Q24 10 32 8' : 'M24 55 V6'}
-        stroke="var(--leaf-line)"
-        strokeWidth="2.2"
-        fill="none"
-        strokeLinecap="round"
-      />
-      {places.slice(0, hit.length).map(([y, turn], i) => (
-        <g key={y} transform={`translate(24 ${y + 4}) rotate(${sick ? turn * 2.4 : turn})`}>
-          <path
-            d="M0 0 C-9 -6 -8 -16 0 -20 C8 -16 9 -6 0 0 Z"
-            fill={sick ? '#e3cf6a' : 'var(--leaf)'}
-            stroke="var(--leaf-line)"
-            strokeWidth="1.3"
-          />
-          {Array.from({ length: hit[i] ?? 0 }, (_, k) => (
-            <circle key={k} cx={((k * 5) % 9) - 4} cy={-5 - ((k * 7) % 12)} r="1.5" fill="#3a2c12" />
-          ))}
-        </g>
-      ))}
-    </svg>
-  );
-}
 const stageNames: Record<string, string> = {
   egg: 'eggs',
   crawler: 'crawlers',
@@ -67,12 +24,6 @@ const stageNames: Record<string, string> = {
   adult: 'grown ones',
 };
 
-/** How a trouble is counted before anybody chose otherwise: of leaves that show it with or without, of animals each. */
-const firstWay = (t?: S['Threshold']): Pick<Tallied, 'way' | 'of'> =>
-  t?.share && !t.perUnit
-    ? { way: 'with', of: [t.of || 'marks'] }
-    : { way: 'each', of: [t?.of && t.of !== 'parasitised' ? t.of : 'pests'] };
-
 /** Count, hold it against what is borne, and decide: leave, watch, act, pull or save. */
 export function Act({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
@@ -81,62 +32,19 @@ export function Act({ view }: { view: View }) {
   const go = useNavigate();
   const a = view.act;
   const cause = kb?.causes.find((c) => c.id === view.verdict?.cause);
-  const [form, set, clear] = useTyped(`act.${view.id}.${view.verdict?.cause}`, {
-    tallied: (a
-      ? {
-          way: a.count?.quick ? 'with' : 'each',
-          of: a.count?.of ?? ['pests'],
-          leaves: a.count?.leaves ?? (a.counts ?? []).map((n) => [n]),
-          hand: [],
-          severity: a.severity ?? [],
-        }
-      : null) as Tallied | null,
-    helpers: a?.helpers ?? false,
-    stages: a?.stages as string[] | undefined,
-    drought: a?.drought ?? false,
-    badYear: a?.badYear,
-    dormant: a?.dormant,
-    calciumLow: a?.calciumLow,
-    press: a?.pressure ?? '',
-    standard: a?.standard ?? '',
-    weeks: a?.weeksLeft === undefined || a.weeksLeft === null ? '' : String(a.weeksLeft),
-  });
-  const [odd, setOdd] = useState<string>();
-  const { press, standard, weeks, ...seen } = form;
-  const weeksLeft = /^\d{1,3}$/.test(weeks.trim()) ? { weeksLeft: Number(weeks) } : {};
-  const oddWeeks = weeks.trim() !== '' && !('weeksLeft' in weeksLeft);
-  const facts = {
-    ...(form.tallied ? asked(form.tallied) : {}),
-    ...(seen.helpers ? { helpers: true } : {}),
-    ...(seen.badYear ? { badYear: true } : {}),
-    ...(standard ? { standard: standard as 'show' } : {}),
-    ...weeksLeft,
-  };
-  const body: S['Counted'] = { ...facts, ...(press ? { degree: press as 'light' } : {}) };
-  const weighed = useQuery({
-    queryKey: ['weigh', view.id, view.verdict?.cause, JSON.stringify(body)],
-    queryFn: () =>
-      take<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body })),
-    enabled: !!view.verdict?.cause,
-    placeholderData: (old) => old,
-  });
-  const w = weighed.data;
+  const f = useActForm(view);
+  const { form, set, clear, facts, w, tallied, setTallied, stages } = f;
   const d = w?.decision;
-  const tallied: Tallied = form.tallied ?? { ...firstWay(w?.threshold), leaves: [], hand: [], severity: [] };
-  const setTallied = (f: (old: Tallied) => Tallied) =>
-    set((now) => ({ tallied: f(now.tallied ?? { ...firstWay(w?.threshold), leaves: [], hand: [], severity: [] }) }));
-  const stages = seen.stages ?? w?.stages ?? [];
-  const pressure = press || d?.pressure || 'moderate';
+  const pressure = form.press || d?.pressure || 'moderate';
   const keep = (word: S['ActInput']['word'], choice: 'act' | 'wait' | 'pull') =>
-    odd === undefined &&
-    !oddWeeks &&
+    !f.odd &&
     change.mutate(
       put('/api/v1/cases/{id}/act', {
         ...facts,
         stages,
-        drought: seen.drought,
-        ...(seen.dormant === undefined ? {} : { dormant: seen.dormant }),
-        ...(seen.calciumLow ? { calciumLow: true } : {}),
+        drought: form.drought,
+        ...(form.dormant === undefined ? {} : { dormant: form.dormant }),
+        ...(form.calciumLow ? { calciumLow: true } : {}),
         choice,
         word,
         pressure,
@@ -186,7 +94,7 @@ export function Act({ view }: { view: View }) {
           of={tallied}
           set={setTallied}
           unit={unit}
-          onOdd={setOdd}
+          onOdd={f.setOdd}
           beside={w?.test && running && <RunChart test={w.test} counts={running} unit={unit} says={d?.step?.says} />}
         />
         {w && tallied.way !== 'match' && <Figures w={w} unit={unit} n={tallied.leaves.length} />}
@@ -200,9 +108,11 @@ export function Act({ view }: { view: View }) {
       <div className="stack">
         <div className="sheet pad stack">
           <Chips
-            label={w?.seen && !press ? `How heavy; by the looks (${w.seen.said}) it is ${w.seen.degree}` : 'How heavy'}
+            label={
+              w?.seen && !form.press ? `How heavy; by the looks (${w.seen.said}) it is ${w.seen.degree}` : 'How heavy'
+            }
             options={heavies}
-            value={press || w?.seen || w?.summary || w?.severity ? [pressure] : []}
+            value={form.press || w?.seen || w?.summary || w?.severity ? [pressure] : []}
             onChange={(v) => set({ press: v[0] ?? '' })}
           />
           {cause && cause.stages.length > 0 && (
@@ -224,7 +134,7 @@ export function Act({ view }: { view: View }) {
             <small> ({w?.threshold.source ?? 'judgement'})</small>
           </p>
           {d && <Answer d={d} />}
-          <Trouble of={weighed.error} />
+          <Trouble of={f.error} />
           <ChangeTrouble id={view.id} change={change} />
           <div className="wrap">
             {button('act', 'act', 'Act', 'a')}
@@ -240,61 +150,7 @@ export function Act({ view }: { view: View }) {
             </p>
           )}
         </div>
-        <div className="sheet pad stack">
-          <Chips
-            label="Kept for"
-            options={[
-              { id: '', name: 'the garden' },
-              { id: 'food', name: 'eating' },
-              { id: 'show', name: 'show' },
-              { id: 'hedge', name: 'a hedge' },
-            ]}
-            value={[standard]}
-            onChange={(v) => set({ standard: (v[0] ?? '') as '' })}
-            small
-          />
-          <TextField
-            label="Weeks of picking or flowering left, if it is nearly over"
-            value={weeks}
-            onChange={(e) => set({ weeks: e.target.value })}
-            error={oddWeeks}
-            helperText={oddWeeks && 'whole weeks, like 3'}
-            name="weeks"
-            slotProps={{ htmlInput: { inputMode: 'numeric', className: 'num' } }}
-          />
-          <Chips
-            label="Also"
-            options={[
-              { id: 'helpers', name: 'helpers are at work' },
-              { id: 'drought', name: 'the plant is thirsty' },
-              { id: 'badYear', name: 'last year was bad' },
-              { id: 'dormant', name: 'without leaves' },
-              { id: 'calciumLow', name: 'soil test: little calcium' },
-            ]}
-            value={also.filter((k) => seen[k])}
-            onChange={(v) => {
-              const on = (k: (typeof also)[number]) => v.includes(k);
-              set({
-                helpers: on('helpers'),
-                drought: on('drought'),
-                badYear: on('badYear'),
-                calciumLow: on('calciumLow'),
-                // Said only when the advisor touched it; otherwise plant and month decide.
-                ...(on('dormant') !== !!seen.dormant ? { dormant: on('dormant') } : {}),
-              });
-            }}
-            many
-            small
-          />
-          {w?.lastYear && !seen.badYear && (
-            <div className="notice" data-last-year>
-              {w.lastYear} Was it bad?{' '}
-              <button type="button" className="plain link" onClick={() => set({ badYear: true })}>
-                yes, a bad year
-              </button>
-            </div>
-          )}
-        </div>
+        <Circumstances of={f} />
         {w && <WhyHere of={w} />}
       </div>
     </div>
