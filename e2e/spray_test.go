@@ -100,6 +100,10 @@ func TestASprayDayIsDraggedAndMovedByKeys(t *testing.T) {
 	p.see(`[data-pin="2"]`)
 	p.press(kb.ArrowRight, kb.ArrowRight, kb.ArrowRight)
 	p.until("it to be allowed again", `!document.body.innerText.includes("sooner than the label's shortest gap")`)
+	// What if half of it is missed: more is left, and the days stay.
+	p.eval(`document.querySelector('[data-weeks] figcaption p:nth-of-type(2)').innerText`, &left)
+	p.click(`[data-chip=half]`)
+	p.until("another picture", fmt.Sprintf(`document.querySelector('[data-weeks] figcaption p:nth-of-type(2)').innerText !== %q`, left))
 	kept := day()
 	p.click(`[data-do=keep-days]`)
 	p.see(`[data-do=hand-over]`)

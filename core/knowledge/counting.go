@@ -47,6 +47,10 @@ func (k *checker) counting() {
 		}
 	}
 	for _, f := range k.b.Findings {
+		if f.Stage != "" && !slices.ContainsFunc(k.b.Causes, func(c *Cause) bool { return slices.Contains(c.Stages, f.Stage) }) {
+			k.at(f.From, "finding", f.ID)
+			k.say(fmt.Sprintf("shows the stage %q, which no pest has", f.Stage), "use a stage of a cause")
+		}
 		for _, s := range f.States {
 			if s.Degree != "" {
 				k.at(f.From, "finding", f.ID)

@@ -56,6 +56,7 @@ type Finding struct {
 	Many        bool     `json:"many,omitempty" yaml:"many" doc:"several of its states can stand together"`
 	Misread     float64  `json:"misread,omitempty" yaml:"misread" doc:"how often it is misread even when sure, 0 to 1; the usual rate of its way of looking when left out"`
 	Words       []string `json:"words,omitempty" yaml:"words" doc:"other words a grower has for it"`
+	Stage       string   `json:"stage,omitempty" yaml:"stage" doc:"the stage of a pest that is seen when it is there: egg, crawler, young ..."`
 	States      []State  `json:"states" yaml:"states"`
 	From        string   `json:"from,omitempty" yaml:"-"`
 }

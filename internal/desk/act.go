@@ -353,17 +353,14 @@ const mostEarlier = 50
 
 // stagesSeen are the stages of a pest that a look already found.
 func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {
-	signs := map[string][]string{"egg": {"eggs", "egg-mass", "egg-look"}, "crawler": {"crawlers"}, "young": {"young", "nymphs"}}
 	out := []string{}
-	for _, stage := range k.Stages {
-		for _, l := range c.Looks {
-			f := s.Base().Finding(l.Finding)
-			if f == nil || l.Not || l.Instrument == differential.Told || !slices.Contains(signs[stage], l.Finding) {
-				continue
-			}
-			if i := f.State(l.State); i >= 0 && !f.States[i].Absent && !slices.Contains(out, stage) {
-				out = append(out, stage)
-			}
+	for _, l := range c.Looks {
+		f := s.Base().Finding(l.Finding)
+		if f == nil || l.Not || l.Instrument == differential.Told || !slices.Contains(k.Stages, f.Stage) || slices.Contains(out, f.Stage) {
+			continue
+		}
+		if i := f.State(l.State); i >= 0 && !f.States[i].Absent {
+			out = append(out, f.Stage)
 		}
 	}
 	return out

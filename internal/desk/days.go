@@ -25,6 +25,8 @@ type DaysInput struct {
 
 	On []string `json:"on,omitempty" maxItems:"12" doc:"the days themselves, set by hand; takes the place of start, count, gap and rhythm"`
 
+	If string `json:"if,omitempty" enum:"half,skip,warm," doc:"for the picture only: half the plant missed, the second treatment left out, three degrees warmer"`
+
 	Rhythm string `json:"rhythm,omitempty" maxLength:"40" doc:"answer to the question of how often, by its id; the case's or the house's when left out"`
 }
 
@@ -52,7 +54,7 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	weeks, err := s.weeks(m, &c, days, req)
+	weeks, err := s.weeks(m, &c, days, req, in.If)
 	return DaysPlan{days, weeks}, err
 }
 
@@ -108,10 +110,53 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 		out.Notes = append([]string{"The rhythm chosen here: " + o.Name + ", kept inside the label."}, out.Notes...)
 	}
 	out.Notes = append(notes, out.Notes...)
+	if req.Window != nil && req.Window.Generation == 0 {
+		if on, ok, err := s.warmAgain(m, c); err != nil {
+			return casefile.Days{}, err
+		} else if ok {
+			out.Notes = append(out.Notes, fmt.Sprintf("By the weather known here it moves again from about %s: look then.", on.Short()))
+		}
+	}
 	for _, d := range sched.Days {
 		out.On = append(out.On, d.String())
 	}
 	return out, nil
+}
+
+// Weeks looked ahead for the warmth in which a pest moves again, and the days of a
+// generation from which it does (judgement: two months).
+const (
+	weeksToWarmth = 45
+	movesAt       = 60
+)
+
+// warmAgain is the first week whose mean lets the pest of a case move on; false where
+// the weather known here does not reach so far.
+func (s *Service) warmAgain(m house.Moment, c *Case) (civil.Day, bool, error) {
+	k := s.cause(c)
+	if k == nil {
+		return m.Today, false, nil
+	}
+	lt := s.Base().LifeTable(k.LifeTable)
+	for week := 1; lt != nil && week < weeksToWarmth; week++ {
+		day := m.Today.Add(7 * week)
+		hours, err := s.Weather.Hours(m.Spot(), day.Midnight(m.Clock), day.Add(7).Midnight(m.Clock))
+		if err != nil || len(hours) < 7*24-1 {
+			return m.Today, false, err
+		}
+		mean := 0.
+		for _, h := range hours {
+			mean += h.TempC / float64(len(hours))
+		}
+		w, err := lifecycle.ClosedForm(lt, remedy.Warmth(c.Intake.Place, mean))
+		if err != nil {
+			return m.Today, false, err
+		}
+		if w.Generation > 0 && w.Generation <= movesAt {
+			return day, true, nil
+		}
+	}
+	return m.Today, false, nil
 }
 
 // byHand are days somebody set, held to the label and the picking like any others.

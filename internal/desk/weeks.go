@@ -23,14 +23,15 @@ type DaysPlan struct {
 
 // Weeks is what the coming weeks bring: the weather, the pest's life, the picking.
 type Weeks struct {
-	From    string        `json:"from" doc:"the first day drawn, YYYY-MM-DD: today"`
-	Length  int           `json:"length" doc:"days drawn"`
-	Sky     []SkyDay      `json:"sky" doc:"the days the forecast knows, from the first"`
-	HatchBy string        `json:"hatchBy,omitempty" doc:"by this day the eggs that were there at the first treatment have hatched"`
-	LayFrom string        `json:"layFrom,omitempty" doc:"from this day their young lay"`
-	Picking string        `json:"picking,omitempty" doc:"the next picking"`
-	Rhythms []RhythmWeeks `json:"rhythms" doc:"what each rhythm would leave of the pest over these weeks, fewest first"`
-	Course  *ColonyWeeks  `json:"course,omitempty" doc:"the colony on these days and left alone; empty where no life table is known"`
+	From     string        `json:"from" doc:"the first day drawn, YYYY-MM-DD: today"`
+	Length   int           `json:"length" doc:"days drawn"`
+	Sky      []SkyDay      `json:"sky" doc:"the days the forecast knows, from the first"`
+	HatchBy  string        `json:"hatchBy,omitempty" doc:"by this day the eggs that were there at the first treatment have hatched"`
+	LayFrom  string        `json:"layFrom,omitempty" doc:"from this day their young lay"`
+	Picking  string        `json:"picking,omitempty" doc:"the next picking"`
+	SoilWith []string      `json:"soilWith,omitempty" doc:"what of the book reaches the stages in soil"`
+	Rhythms  []RhythmWeeks `json:"rhythms" doc:"what each rhythm would leave of the pest over these weeks, fewest first"`
+	Course   *ColonyWeeks  `json:"course,omitempty" doc:"the colony on these days and left alone; empty where no life table is known"`
 }
 
 // RhythmWeeks is one way of setting the days, and what it leaves.
@@ -64,7 +65,7 @@ const (
 )
 
 // weeks draws the coming weeks around planned days.
-func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecycle.RepeatRequest) (Weeks, error) {
+func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecycle.RepeatRequest, what string) (Weeks, error) {
 	first := m.Today
 	last := civil.Must(days.On[len(days.On)-1])
 	w := Weeks{From: first.String(), Length: min(weeksAtMost, max(weeksAtLeast, last.Sub(first)+10)), Sky: []SkyDay{}, Rhythms: []RhythmWeeks{}}
@@ -98,9 +99,24 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 	if err != nil {
 		return w, err
 	}
-	if w.Course, err = course(m, colony, lt, r, days); err != nil {
+	given := on(r, m.Today, days.Planned())
+	switch what {
+	case "half":
+		for i := range given {
+			given[i].Reaches /= 2
+		}
+	case "skip":
+		given = slices.Delete(given, min(1, len(given)-1), min(2, len(given)))
+	case "warm":
+		colony.Temps = slices.Clone(colony.Temps)
+		for i := range colony.Temps {
+			colony.Temps[i] += warmer
+		}
+	}
+	if w.Course, err = course(m, colony, lt, r, given); err != nil {
 		return w, err
 	}
+	w.SoilWith = s.soilWith(c, w.Course.Soil)
 	w.Rhythms, err = s.rhythms(m, colony, r, days, req)
 	return w, err
 }
@@ -206,6 +222,24 @@ func (s *Service) rhythms(m house.Moment, colony lifecycle.Colony, r *knowledge.
 	return append(out, RhythmWeeks{ID: "alone", Name: "left alone", On: []string{}, Share: 1}), nil
 }
 
+// warmer is by how many degrees the picture of a warm spell is drawn.
+const warmer = 3
+
+// soilWith names what does much against a cause and goes into the soil.
+func (s *Service) soilWith(c *Case, stages []string) []string {
+	k := s.cause(c)
+	if k == nil || len(stages) == 0 {
+		return nil
+	}
+	out := []string{}
+	for _, a := range k.Actions {
+		if r := s.Base().Remedy(a.Remedy); r != nil && r.Reach == "soil" && a.Worth != "some" {
+			out = append(out, r.Name)
+		}
+	}
+	return out
+}
+
 // shut are the days from today on which nothing may be put on: inside the wait before
 // the next picking.
 func (s *Service) shut(m house.Moment, req lifecycle.RepeatRequest, length int) []int {
@@ -219,8 +253,8 @@ func (s *Service) shut(m house.Moment, req lifecycle.RepeatRequest, length int) 
 }
 
 // course is how the colony fares on the days, and left alone.
-func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, days casefile.Days) (*ColonyWeeks, error) {
-	treated, err := lifecycle.Simulate(colony, on(r, m.Today, days.Planned())...)
+func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, given []lifecycle.Treatment) (*ColonyWeeks, error) {
+	treated, err := lifecycle.Simulate(colony, given...)
 	if err != nil {
 		return nil, err
 	}

@@ -36,7 +36,8 @@ export function DaysStep({ view }: { view: View }) {
     ...(rhythm ? { rhythm } : {}),
   };
   const body: S['DaysInput'] = on ? { on } : byRule;
-  const plan = usePlan(view, body);
+  const [what, setWhat] = useState('');
+  const plan = usePlan(view, what ? { ...body, if: what as 'half' } : body);
   // A day dragged where it may not be is named, and the picture stays to drag it back.
   const good = useRef<S['DaysPlan'] | undefined>(undefined);
   if (plan.data && !plan.error) good.current = plan.data;
@@ -77,6 +78,20 @@ export function DaysStep({ view }: { view: View }) {
               ))}
             </div>
             {drawn && <Weeks plan={drawn} onMove={setOn} />}
+            {drawn?.weeks.course && (
+              <Chips
+                label="What if, for the picture"
+                options={[
+                  { id: '', name: 'as planned' },
+                  { id: 'half', name: 'half the plant is missed' },
+                  { id: 'skip', name: 'the second is left out' },
+                  { id: 'warm', name: 'three degrees warmer' },
+                ]}
+                value={[what]}
+                onChange={(v) => setWhat(v[0] ?? '')}
+                small
+              />
+            )}
             {on && (
               <p>
                 <button

@@ -69,6 +69,7 @@ export function Weeks({ plan, onMove }: { plan: S['DaysPlan']; onMove?: (on: str
           {weeks.course.soil && (
             <p>
               <b>Out of reach of what is sprayed:</b> {weeks.course.soil.join(', ')}.
+              {weeks.soilWith && ` What reaches them: ${weeks.soilWith.join(', ').toLowerCase()}.`}
             </p>
           )}
           <small>A sketch of timing, not a forecast of numbers: {weeks.course.source}.</small>
