@@ -59,6 +59,7 @@ func TestShots(t *testing.T) {
 		p.click(`[data-do=settle]`)
 		p.fill(`input[name=counts]`, "12 7 31 4 9 16")
 		p.read("Mean")
+		p.do(chromedp.Evaluate(`(document.activeElement.blur(), window.scrollTo(0, 0), document.querySelector("main")?.scrollTo?.(0, 0))`, nil))
 	})
 	take("bench-remedy", func() { p.click(`[data-do=act]`); p.see(`.offer`) })
 	take("bench-mix", func() {

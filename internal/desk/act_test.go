@@ -258,3 +258,29 @@ func TestWhatIfIsDrawnAndNothingIsMoved(t *testing.T) {
 	require.Len(t, p.On, 1)
 	assert.Regexp(t, `moves again from about \d+ (March|April|May|June|July)`, strings.Join(p.Notes, " "))
 }
+
+// What was decided reaches the grower in their words, and wet leaves ahead the counter.
+func TestWhatWasDecidedReachesGrowerAndCounter(t *testing.T) {
+	b := open(t)
+	ctx := context.Background()
+	b.known(bean, "two-spotted-mite")
+	b.act("wait", "watch", desk.Counted{Counts: []int{1, 0, 0, 2, 0}})
+	sheet, err := b.Sheet(ctx, b.v.ID)
+	require.NoError(t, err)
+	assert.Contains(t, sheet.Steps[0].When, "a second count in a week")
+	b.now = b.now.AddDate(0, 3, 0)
+	wet := func() bool {
+		today, err := b.Today(ctx)
+		require.NoError(t, err)
+		return slices.ContainsFunc(today.Notices, func(n desk.Notice) bool { return n.Kind == "wet" && n.Case == b.v.ID })
+	}
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: "garden", Story: "x"}, "rust")
+	found := false
+	for range 10 { // within ten days of a wet October there is such a spell
+		found = found || wet()
+		b.now = b.now.AddDate(0, 0, 1)
+	}
+	assert.True(t, found)
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: "garden", Story: "x"}, "two-spotted-mite")
+	assert.False(t, wet(), "mites need no wet leaf")
+}

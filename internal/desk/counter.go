@@ -160,8 +160,54 @@ func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air we
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
+	if err := s.wetAhead(ctx, out); err != nil {
+		return err
+	}
 	if air.GoodEvening() {
 		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s: %.0f °C, dry, light air.", s.forecast(), air.EveningC)})
+	}
+	return nil
+}
+
+// wetDays are how many days ahead a wet spell is told of.
+const wetDays = 3
+
+// wetAhead tells of wet leaves that let a disease in within days, where a case in a tray
+// or to be asked about has it: what protects has to lie on the leaf before.
+func (s *Service) wetAhead(ctx context.Context, out *Today) error {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return err
+	}
+	watched := slices.Concat(out.Waiting, out.Bench, out.Ready)
+	for _, a := range out.Ask {
+		watched = append(watched, a.Tag)
+	}
+	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(wetDays).Midnight(m.Clock))
+	if err != nil {
+		return err
+	}
+	for _, x := range s.Base().Infections {
+		with := []Tag{}
+		for _, t := range watched {
+			if slices.Contains(x.Causes, t.Cause) {
+				with = append(with, t)
+			}
+		}
+		if len(with) == 0 {
+			continue
+		}
+		for _, e := range x.Events(hours) {
+			if e.Spell.To.Before(m.Now) {
+				continue
+			}
+			text := fmt.Sprintf("%s, %s", with[0].Number, with[0].Plant)
+			if len(with) > 1 {
+				text += fmt.Sprintf(" and %d more", len(with)-1)
+			}
+			out.Notices = append(out.Notices, Notice{"wet", fmt.Sprintf("%s: leaves wet for %d h from %s.", x.Name, e.Spell.Hours, e.Spell.From.In(m.Clock).Format("Mon 15:04")), text + " can catch it again; what protects has to lie on the leaf before.", with[0].ID})
+			break
+		}
 	}
 	return nil
 }

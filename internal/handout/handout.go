@@ -145,6 +145,9 @@ func (w *writer) treatment(k *knowledge.Cause) {
 			if r := w.b.Remedy(id); r != nil && (w.r.Days == nil || r != onDays) {
 				step.Hour, step.Again = remedy.HourOf(w.b, k, r, w.sit), remedy.RhythmOf(r, w.m.Rules)
 			}
+			if id == knowledge.LeaveIt {
+				step.When = w.waiting()
+			}
 			step.Cautions = append(w.gates(a, id), step.Cautions...)
 			w.out.Steps = append(w.out.Steps, step)
 		}
@@ -155,6 +158,29 @@ func (w *writer) treatment(k *knowledge.Cause) {
 		}
 	}
 	w.days(k)
+}
+
+// waiting is why nothing is put on now, by what was decided; empty when nobody said.
+func (w *writer) waiting() string {
+	if w.r.Act == nil {
+		return ""
+	}
+	switch w.r.Act.Word {
+	case "leave":
+		return "There are few, and the plant bears them."
+	case "watch":
+		return "Nothing is put on yet: a second count in a week tells whether it grows."
+	case "spring":
+		if ask, err := civil.Parse(w.d.AskOn); err == nil {
+			return "Nothing reaches it now. Its young come out in " + ask.Month().String() + ": that is when it can be caught."
+		}
+		return "Nothing reaches it now. It can be caught when its young come out."
+	case "back":
+		return "Nothing is put on before it is known what it is: bring a fresh piece at once."
+	case "save":
+		return "It will recover by itself when it is cared for."
+	}
+	return ""
 }
 
 func (w *writer) amounts() {
