@@ -32,7 +32,7 @@ browser:
 	@command -v chromium >/dev/null || ($(SUDO) apt-get update -qq && DEBIAN_FRONTEND=noninteractive $(SUDO) apt-get install -y -qq chromium >/dev/null)
 
 # The page's tests, the program's and the journeys run beside each other: journeys wait
-# more than they reckon, so they begin first.
+# more than they reckon, so they begin first, three at a time.
 test: browser $(PAGE)
 	go build ./...
 	go vet ./...
@@ -45,7 +45,7 @@ test-program: $(PAGE)
 	go test -count=1 -timeout 20m $$(go list ./... | grep -v /e2e)
 
 test-journeys: $(PAGE)
-	go test -count=1 -timeout 20m ./e2e
+	go test -count=1 -timeout 20m -parallel 3 ./e2e
 
 # Hot reload: the page on :5173, the desk on :8080.
 dev: $(WEB)

@@ -283,4 +283,9 @@ func TestWhatWasDecidedReachesGrowerAndCounter(t *testing.T) {
 	assert.True(t, found)
 	b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: "garden", Story: "x"}, "two-spotted-mite")
 	assert.False(t, wet(), "mites need no wet leaf")
+	b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: "indoors", Story: "x"}, "rust")
+	for range 10 {
+		assert.False(t, wet(), "nor does a room know rain")
+		b.now = b.now.AddDate(0, 0, -1)
+	}
 }

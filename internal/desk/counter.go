@@ -8,6 +8,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/civil"
+	"botanik/core/remedy"
 	"botanik/core/season"
 	"botanik/core/weather"
 	"botanik/internal/store"
@@ -190,7 +191,7 @@ func (s *Service) wetAhead(ctx context.Context, out *Today) error {
 	for _, x := range s.Base().Infections {
 		with := []Tag{}
 		for _, t := range watched {
-			if slices.Contains(x.Causes, t.Cause) {
+			if slices.Contains(x.Causes, t.Cause) && !remedy.Sheltered(t.Place) {
 				with = append(with, t)
 			}
 		}

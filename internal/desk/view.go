@@ -22,6 +22,7 @@ type Tag struct {
 	Number    string         `json:"number"`
 	Stage     casework.Stage `json:"stage"`
 	Plant     string         `json:"plant"`
+	Place     string         `json:"place,omitempty"`
 	Grower    string         `json:"grower"`
 	Line      string         `json:"line"`
 	Urgency   int            `json:"urgency"`
@@ -186,7 +187,7 @@ func (s *Service) facts(d *casefile.Doc) casework.Facts {
 }
 
 func (s *Service) tag(r store.Case) Tag {
-	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version}
+	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version}
 	if k := s.Base().Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
 	}
