@@ -34,6 +34,16 @@ func (p *page) say(words, finding, state string) {
 	p.see(fmt.Sprintf(`[data-finding=%s] [data-state=%s][aria-checked=true]`, finding, state))
 }
 
+// likely says what it likely is by the words of the book, whatever the looks say.
+func (p *page) likely(words string) {
+	p.t.Helper()
+	p.step("verdict")
+	p.fill(`main input[role=combobox]`, words)
+	p.press(kb.ArrowDown, kb.Enter)
+	p.click(`[data-chip=working]`)
+	p.click(`[data-do=settle]`)
+}
+
 // mark answers a finding wherever its line is folded away.
 func (p *page) mark(finding, state string) {
 	p.t.Helper()

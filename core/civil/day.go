@@ -164,3 +164,7 @@ func (d *Day) UnmarshalText(text []byte) error {
 	}
 	return err
 }
+
+// AcrossEquator is the month, 1 to 12, in which the other half of the earth has the season
+// that this one has in a month.
+func AcrossEquator(month int) int { return (month+5)%12 + 1 }

@@ -1,6 +1,7 @@
 package differential
 
 import (
+	"botanik/core/civil"
 	"math"
 	"slices"
 
@@ -95,7 +96,7 @@ func (e *Engine) Prior(dst []float64, s Circumstances) {
 	add(dst, e.placeRow[s.Place])
 	month := s.Month
 	if s.South && month > 0 {
-		month = (month+5)%12 + 1
+		month = civil.AcrossEquator(month)
 	}
 	if month > 0 && month <= 12 {
 		roof := 0

@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"botanik/core/civil"
 	"slices"
 
 	"botanik/core/knowledge"
@@ -20,7 +21,7 @@ func wood(h *knowledge.Host) bool {
 func (g *gateInput) month() int {
 	m := int(g.day.Month())
 	if g.s.South {
-		m = (m+5)%12 + 1
+		m = civil.AcrossEquator(m)
 	}
 	return m
 }

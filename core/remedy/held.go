@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"botanik/core/civil"
 	"fmt"
 	"slices"
 	"strings"
@@ -138,7 +139,7 @@ func monthNames(months []int, south bool) string {
 	list := slices.Clone(months)
 	if south {
 		for i, m := range list {
-			list[i] = (m+5)%12 + 1
+			list[i] = civil.AcrossEquator(m)
 		}
 	}
 	slices.Sort(list)

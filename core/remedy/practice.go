@@ -1,6 +1,7 @@
 package remedy
 
 import (
+	"botanik/core/civil"
 	"slices"
 	"strings"
 
@@ -38,7 +39,7 @@ func Dormant(h *knowledge.Host, month int, south bool) bool {
 		return false
 	}
 	if south {
-		month = (month+5)%12 + 1
+		month = civil.AcrossEquator(month)
 	}
 	return month == 12 || month <= 2
 }

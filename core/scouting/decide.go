@@ -9,8 +9,6 @@ import (
 	"time"
 
 	"botanik/core/fault"
-
-	"gonum.org/v1/gonum/stat/distuv"
 )
 
 // What can be decided.
@@ -63,6 +61,7 @@ type Question struct {
 	Form      string `json:"form,omitempty" doc:"of the plant: annual, perennial, woody ..."`
 	WeeksLeft *int   `json:"weeksLeft,omitempty" doc:"of picking or flowering; unknown when left out"`
 	Bare      bool   `json:"bare,omitempty" doc:"it stands without leaves for the winter"`
+	OnLeaves  bool   `json:"onLeaves,omitempty" doc:"the trouble lives on leaves, flowers and fruit alone: with them it has gone"`
 	Under     bool   `json:"under,omitempty" doc:"under cover, where the seasons do not count"`
 	Month     int    `json:"month,omitempty" doc:"1 to 12, as the seasons fall here"`
 }
@@ -172,9 +171,12 @@ func decide(q Question) Decision {
 		return say(Leave, "It does no harm.")
 	case q.Regulated || q.LabOnly && q.Doubt:
 		return say(Refer, "Whether to act is not a desk's to decide here.")
-	case q.Virus && q.Doubt:
-		return say(Refer, "Before a plant is pulled for a virus a laboratory should say that it is one.")
+	case q.Virus && (q.Doubt || q.LabOnly && !annual): // an annual is soon replaced; another plant is not pulled on a guess
+		return say(Refer, "Before a plant is pulled for a virus a laboratory should say that it is one; set it apart until then.")
 	case q.Virus:
+		if q.LabOnly {
+			d.Sure = "likely"
+		}
 		return say(Pull, "A virus stays in the sap: the plant does not recover, and others catch it from it.")
 	case q.Doubt && heavy:
 		return say(Back, "It is heavy, and what it is stands open: a fresh sample decides before anything is sprayed.")
@@ -187,108 +189,21 @@ func decide(q Question) Decision {
 	}
 	if first := q.firstYoung(); first > 0 && !q.Under {
 		d.Month = first
-		if q.Threshold.None || q.BadYear || d.Pressure != "light" || d.Above != nil && *d.Above > .5 {
-			return say(Spring, "What is on it now sits under cover or in the egg, where nothing reaches it; its young come out in %s and are counted then.", monthName(first))
+		if q.Bare && q.BadYear {
+			return say(Treat, "After a bad year the bare wood is treated while it sleeps; its young are counted in %s.", monthName(first))
 		}
-		return say(Watch, "It is light, and nothing reaches it before its young come out in %s.", monthName(first))
+		if q.Threshold.None || q.BadYear || d.Pressure != "light" || d.Above != nil && *d.Above > .5 {
+			return say(Spring, "What is on it now sits under cover or in the egg, where a spray on leaves hardly reaches it; its young come out in %s and are counted then.", monthName(first))
+		}
+		return say(Watch, "It is light, and a spray on leaves hardly reaches it before its young come out in %s.", monthName(first))
 	}
-	if q.Bare {
+	if q.Bare && q.OnLeaves {
 		return say(Save, "It stands without leaves: what was lost comes back in spring, and fallen leaves are cleared away now.")
 	}
 	if q.Threshold.None {
 		return say(Treat, "None of it is borne on this plant (%s).", q.Threshold.Source)
 	}
 	return q.byLevel(&d, say)
-}
-
-// weigh holds the count, or what was seen by eye, against what is borne here.
-func (q Question) weigh(d *Decision) {
-	level := 1.
-	because := func(part float64, why string, a ...any) {
-		level *= part
-		d.Why = append(d.Why, fmt.Sprintf(why, a...))
-	}
-	switch q.Standard {
-	case "show":
-		because(showPart, "It is kept for show: half as much is borne (judgement).")
-	case "hedge":
-		because(hedgePart, "A hedge bears twice as much (judgement).")
-	}
-	if ratio, ok := q.ratio(); ok && ratio > 0 {
-		part := 1 + (helpersMost-1)*min(1, ratio/(2*helpersHold))
-		word := "some helpers"
-		if ratio >= helpersHold {
-			word = "enough to hold it"
-		}
-		because(part, "One helper to %.0f of it, %s: %.1f times as much is borne.", max(1, 1/ratio), word, part)
-	} else if q.Helpers {
-		because(helpersSeen, "Helpers are at work: half as much again is borne (judgement).")
-	}
-	if q.BadYear {
-		because(badYearPart, "Last year was bad: half as much is borne (judgement).")
-	}
-	tally := cmp.Or(q.Threshold.Of, Pests)
-	var counts []int
-	fit := false
-	if q.Count != nil && len(q.Count.Leaves) > 0 {
-		counts, fit = q.Count.of(tally)
-		if !fit {
-			d.Unfit = fmt.Sprintf("What is borne speaks of %s; %s were counted, which says nothing of it.", tallyName(tally), said(q.Count.Of))
-		}
-	}
-	if fit {
-		q.trend(d, counts, because)
-	}
-	if !fit || q.Threshold.PerUnit == 0 && q.Threshold.Share == 0 {
-		if fit {
-			d.Pressure = cmp.Or(q.Degree, byShare(counts))
-		}
-		return
-	}
-	sum, err := Summarise(counts)
-	if err != nil {
-		return
-	}
-	unit := cmp.Or(q.Threshold.Unit, "leaf")
-	above := 0.
-	switch {
-	case q.Threshold.Share > 0 && (q.Threshold.PerUnit == 0 || q.Count.Quick):
-		d.Level = min(.9, q.Threshold.Share*level)
-		// Jeffreys' prior on the share.
-		above = 1 - distuv.Beta{Alpha: .5 + float64(sum.Infested), Beta: .5 + float64(sum.N-sum.Infested)}.CDF(d.Level)
-		if t, err := SequentialShare(d.Level); err == nil {
-			s := t.Run(counts)
-			d.Step = &s
-		}
-		d.Why = append(d.Why, fmt.Sprintf("%.0f in 100 with %s (%.0f to %.0f), where %.0f are borne here (%s).", 100*sum.Share, tallyName(tally), 100*sum.ShareLow, 100*sum.ShareTop, 100*d.Level, q.Threshold.Source))
-		d.Pressure = degreeOf(sum.Share, d.Level, q.Degree)
-	case q.Count.Quick:
-		m, err := UsualLine.Mean(sum.Infested, sum.N)
-		if err != nil {
-			return
-		}
-		d.Level = q.Threshold.PerUnit * level
-		hit := 1 - math.Pow(1+d.Level/UsualK, -UsualK)
-		above = 1 - distuv.Beta{Alpha: .5 + float64(sum.Infested), Beta: .5 + float64(sum.N-sum.Infested)}.CDF(min(hit, .95))
-		above = .5 + .8*(above-.5) // the line itself is unsure
-		d.Why = append(d.Why, fmt.Sprintf("%d of %d with any, %s, where %s a %s is borne here (%s).", sum.Infested, sum.N, m.Text, amount(d.Level), unit, q.Threshold.Source))
-		d.Pressure = degreeOf(m.Mean, d.Level, q.Degree)
-	default:
-		d.Level = q.Threshold.PerUnit * level
-		// At the usual clumping: more of it then never speaks for waiting.
-		above = believeAt(counts, UsualK).above(d.Level)
-		if t, err := SequentialMean(d.Level, UsualK); err == nil {
-			s := t.Run(counts)
-			d.Step = &s
-		}
-		span := "" // of one or two the interval says no more than that they are few
-		if sum.N > 2 {
-			span = fmt.Sprintf(" (%.1f to %.1f)", sum.Low, sum.High)
-		}
-		d.Why = append(d.Why, fmt.Sprintf("%.1f %sa %s%s, where %s is borne here (%s).", sum.Mean, tallyWord(tally), unit, span, amount(d.Level), q.Threshold.Source))
-		d.Pressure = degreeOf(sum.Mean, d.Level, q.Degree)
-	}
-	d.Above = &above
 }
 
 // byLevel decides by how likely the true level is above what is borne.
@@ -334,45 +249,6 @@ func (q Question) byLevel(d *Decision, say func(string, string, ...any) Decision
 		return say(Leave, "%.0f in 100 that it is below what is borne.", 100*(1-p))
 	}
 	return say(Watch, "%.0f in 100 that it is below what is borne: count again in a week.", 100*(1-p))
-}
-
-// trend compares with the last count before, on the logarithm, by the week.
-func (q Question) trend(d *Decision, counts []int, because func(float64, string, ...any)) {
-	var last *Past
-	for i, p := range q.Before {
-		if p.Days <= 200 && (last == nil || p.Days < last.Days) {
-			last = &q.Before[i]
-		}
-	}
-	if last == nil || len(counts) == 0 {
-		return
-	}
-	total, hit := 0, 0
-	for _, c := range counts {
-		total += c
-		if c > 0 {
-			hit++
-		}
-	}
-	n := float64(len(counts))
-	now, then, least := float64(total)/n, last.Mean, .5/n
-	if last.Mean == 0 && last.Share > 0 || q.Count.Quick {
-		now, then = float64(hit)/n, last.Share
-	}
-	d.Multiplies = math.Exp(math.Log((now+least)/(then+least)) * 7 / float64(last.Days))
-	if d.Multiplies >= doubles {
-		because(risingPart, "It has grown to %.1f times in a week: seven tenths is borne (judgement).", d.Multiplies)
-	}
-	if d.Multiplies <= 1/doubles {
-		because(fallingPart, "It has fallen to %.0f in 100 in a week by itself: four tenths more is borne (judgement).", 100*d.Multiplies)
-	}
-}
-
-func (q Question) ratio() (float64, bool) {
-	if q.Count == nil {
-		return 0, false
-	}
-	return q.Count.helperRatio()
 }
 
 // firstYoung is the month in which the young next come out, where that is not now: 0
@@ -451,38 +327,6 @@ func scaled(c Count, by float64) [][]int {
 	return out
 }
 
-// degreeOf is light, moderate or heavy by the level borne, or what the eye said where
-// that is worse: few on a leaf can still have done great harm.
-func degreeOf(at, level float64, eye string) string {
-	word := "moderate"
-	switch {
-	case at < level/2:
-		word = "light"
-	case at > 3*level:
-		word = "heavy"
-	}
-	if eye == "heavy" {
-		return eye
-	}
-	return word
-}
-
-func byShare(counts []int) string {
-	hit := 0
-	for _, c := range counts {
-		if c > 0 {
-			hit++
-		}
-	}
-	switch s := float64(hit) / float64(len(counts)); {
-	case s < .2:
-		return "light"
-	case s > .7:
-		return "heavy"
-	}
-	return "moderate"
-}
-
 func weeks(n int) string {
 	switch n {
 	case 0:
@@ -491,36 +335,4 @@ func weeks(n int) string {
 		return "A week"
 	}
 	return fmt.Sprintf("%d weeks", n)
-}
-
-func amount(x float64) string { return strings.TrimSuffix(fmt.Sprintf("%.1f", x), ".0") }
-
-func tallyName(id string) string {
-	switch id {
-	case Marks:
-		return "marks"
-	case Pests:
-		return "pests"
-	}
-	for _, t := range TallyKinds {
-		if t.ID == id {
-			return t.Name
-		}
-	}
-	return id
-}
-
-func tallyWord(id string) string {
-	if id == Pests {
-		return ""
-	}
-	return tallyName(id) + " "
-}
-
-func said(of []string) string {
-	names := make([]string, len(of))
-	for i, t := range of {
-		names[i] = tallyName(t)
-	}
-	return strings.Join(names, " and ")
 }

@@ -1,6 +1,7 @@
 package season
 
 import (
+	"botanik/core/civil"
 	"fmt"
 	"slices"
 	"strings"
@@ -38,7 +39,7 @@ func Unusual(b Brought) string {
 	}
 	north := int(b.Month)
 	if b.South {
-		north = (north+5)%12 + 1
+		north = civil.AcrossEquator(north)
 	}
 	name := strings.ToLower(b.Host.Name[:1]) + b.Host.Name[1:]
 	switch {

@@ -96,7 +96,7 @@ func Judge(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
 			dry, ok := DryHours(hours[i:min(len(hours), i+dries)])
 			switch {
 			case !ok && len(hours) < i+dries && !rains(hours[i:]):
-				// The forecast ends before it can be told.
+				say(Poor, "The weather known ends before it would be dry.")
 			case !ok:
 				say(No, "It does not dry before rain or within %d hours.", dries)
 			default:

@@ -140,13 +140,13 @@ func TestEveryReasonAgainstAnHourIsSaid(t *testing.T) {
 	assert.Contains(t, one(dry, sprayday.Needs{}, rain, 3, dry, 10).Why[0], "Rain follows")
 	long := one(dry, sprayday.Needs{DryHours: 6}, dry, 3, rain, 1, dry, 10)
 	assert.Contains(t, long.Why[0], "Rain follows in 4 h: it has to lie 6 h")
-	midday := row(dry, 24)[11]
-	sun := sprayday.Judge([]weather.Hour{midday}, sprayday.Needs{NoSun: true, InBloom: true, Bees: "evening"}, 51.5, 0)[0]
+	sun := sprayday.Judge(row(dry, 24)[11:], sprayday.Needs{NoSun: true, InBloom: true, Bees: "evening"}, 51.5, 0)[0]
 	assert.Len(t, sun.Why, 2, "%v", sun.Why)
 	assert.Contains(t, one(dry, sprayday.Needs{InBloom: true, Bees: "never"}, dry, 12).Why[0], "never on open flowers")
 	calm := dry
 	calm.WindMs = .3
 	assert.Equal(t, sprayday.Poor, one(calm, sprayday.Needs{}, dry, 12).Says, "midnight")
+	assert.Equal(t, []string{"The weather known ends before it would be dry."}, one(weather.Hour{TempC: 8, Humidity: 88, WindMs: 2}, sprayday.Needs{}).Why)
 	frosty := dry
 	frosty.TempC = -2
 	assert.Contains(t, one(dry, sprayday.Needs{Frost: true}, frosty, 12).Why[0], "Frost follows")

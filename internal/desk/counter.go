@@ -11,6 +11,7 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/season"
 	"botanik/core/weather"
+	"botanik/internal/house"
 	"botanik/internal/store"
 )
 
@@ -104,7 +105,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 		}
 		out.Ask = append(out.Ask, a)
 	}
-	return out, s.notices(ctx, &out, m.Today, air)
+	return out, s.notices(ctx, &out, m, air)
 }
 
 func (s *Service) forecast() string {
@@ -140,7 +141,8 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air weather.Day) error {
+func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air weather.Day) error {
+	day := m.Today
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
 		if k := s.Base().Cause(t.Cause); k != nil && k.Regulated != "" {
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
@@ -161,7 +163,7 @@ func (s *Service) notices(ctx context.Context, out *Today, day civil.Day, air we
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
-	if err := s.wetAhead(ctx, out); err != nil {
+	if err := s.wetAhead(m, out); err != nil {
 		return err
 	}
 	if air.GoodEvening() {
@@ -175,11 +177,7 @@ const wetDays = 3
 
 // wetAhead tells of wet leaves that let a disease in within days, where a case in a tray
 // or to be asked about has it: what protects has to lie on the leaf before.
-func (s *Service) wetAhead(ctx context.Context, out *Today) error {
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return err
-	}
+func (s *Service) wetAhead(m house.Moment, out *Today) error {
 	watched := slices.Concat(out.Waiting, out.Bench, out.Ready)
 	for _, a := range out.Ask {
 		watched = append(watched, a.Tag)

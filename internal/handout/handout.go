@@ -172,9 +172,9 @@ func (w *writer) waiting() string {
 		return "Nothing is put on yet: a second count in a week tells whether it grows."
 	case "spring":
 		if ask, err := civil.Parse(w.d.AskOn); err == nil {
-			return "Nothing reaches it now. Its young come out in " + ask.Month().String() + ": that is when it can be caught."
+			return "What is sprayed now hardly reaches it. Its young come out in " + ask.Month().String() + ": that is when it can be caught."
 		}
-		return "Nothing reaches it now. It can be caught when its young come out."
+		return "What is sprayed now hardly reaches it. It can be caught when its young come out."
 	case "back":
 		return "Nothing is put on before it is known what it is: bring a fresh piece at once."
 	case "save":

@@ -7,10 +7,13 @@ import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { Chips, daysBetween, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
+import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { ChangeTrouble } from './ChangeTrouble';
 import { usePlan } from './usePlan';
 import { Weeks } from './Weeks';
+
+const byTheRule = {};
 
 /** Repeats timed to the pest's life and the label, with the schools beside. */
 export function DaysStep({ view }: { view: View }) {
@@ -23,7 +26,10 @@ export function DaysStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const question = kb?.schools.find((x) => x.id === 'rhythm');
   const [rhythm, setRhythm] = useState('');
-  const [on, setOn] = useState<string[]>(); // days set by hand, on the picture
+  // Days set by hand on the picture outlive a reload, as long as what is given on them stays.
+  const given = (view.treatment?.remedies ?? []).join();
+  const [{ on }, setHand, forget] = useDraft<{ on?: string[] }>(`days.${view.id}.${view.round}.${given}`, byTheRule);
+  const setOn = (on?: string[]) => setHand({ ...(on ? { on } : {}) });
   const other =
     <T,>(set: (v: T) => void) =>
     (v: T) => {
@@ -43,7 +49,12 @@ export function DaysStep({ view }: { view: View }) {
   if (plan.data && !plan.error) good.current = plan.data;
   const drawn = on && good.current ? { ...good.current, on: [...on].sort() } : plan.data;
   const keep = () =>
-    change.mutate(put('/api/v1/cases/{id}/days', body), { onSuccess: () => go(`/bench/${view.id}/handover`) });
+    change.mutate(put('/api/v1/cases/{id}/days', body), {
+      onSuccess: () => {
+        forget();
+        go(`/bench/${view.id}/handover`);
+      },
+    });
   useKeys([{ key: 'Enter', does: 'keep the days', run: keep }]);
   const needless = plan.error?.field('remedy');
   if (!view.treatment || needless)

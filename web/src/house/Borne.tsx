@@ -1,10 +1,10 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
-import { useState } from 'react';
 import type { S } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 
 /** What this house bears of a trouble before it acts, in place of the book's own figure. */
 export function Borne({
@@ -17,13 +17,11 @@ export function Borne({
   onChange: (h: S['House']) => void;
 }) {
   const { data: kb } = useVocabulary();
-  const [cause, setCause] = useState<S['CauseName'] | null>(null);
-  const [per, setPer] = useState('');
-  const [way, setWay] = useState('perUnit');
-  const [source, setSource] = useState('');
+  const [{ of, per, way, source }, set, clear] = useTyped('borne', { of: '', per: '', way: 'perUnit', source: '' });
   const own = Object.entries(rules?.borne ?? {});
   const n = Number(per.replace(',', '.'));
   const good = per.trim() !== '' && n > 0 && (way === 'perUnit' ? n <= 10_000 : n <= 90);
+  const cause = kb?.causes.find((c) => c.id === of) ?? null;
   const name = (id: string) => kb?.causes.find((c) => c.id === id);
   const put = (id: string, x?: S['Borne']) => {
     const { [id]: _, ...rest } = rules?.borne ?? {};
@@ -78,9 +76,7 @@ export function Borne({
               ...(way === 'perUnit' ? { perUnit: n } : { share: n / 100 }),
               ...(source.trim() ? { source } : {}),
             });
-            setCause(null);
-            setPer('');
-            setSource('');
+            clear();
           }}
         >
           <Autocomplete
@@ -88,7 +84,7 @@ export function Borne({
             getOptionLabel={(c) => c.name}
             getOptionKey={(c) => c.id}
             value={cause}
-            onChange={(_, c) => setCause(c)}
+            onChange={(_, c) => set({ of: c?.id ?? '' })}
             renderInput={(p) => (
               <TextField {...p} label="Of what" helperText={cause && `the book: ${cause.tolerable}`} />
             )}
@@ -100,13 +96,13 @@ export function Borne({
               { id: 'share', name: 'in 100 leaves' },
             ]}
             value={[way]}
-            onChange={(v) => setWay(v[0] ?? 'perUnit')}
+            onChange={(v) => set({ way: v[0] ?? 'perUnit' })}
             small
           />
           <TextField
             label="Left alone up to"
             value={per}
-            onChange={(e) => setPer(e.target.value)}
+            onChange={(e) => set({ per: e.target.value })}
             error={per.trim() !== '' && !good}
             helperText={per.trim() !== '' && !good && (way === 'perUnit' ? 'a number above 0' : 'from 1 to 90')}
             name="borne"
@@ -116,7 +112,7 @@ export function Borne({
             label="Where the figure is from"
             placeholder="this house"
             value={source}
-            onChange={(e) => setSource(e.target.value)}
+            onChange={(e) => set({ source: e.target.value })}
             name="borne-source"
           />
           <Button type="submit" variant="outlined" disabled={!cause || !good} data-do="borne">

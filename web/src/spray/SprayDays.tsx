@@ -56,8 +56,15 @@ export default function SprayDays() {
           <div className="sheet pad stack" data-spray-week={data?.remedy ?? ''}>
             <Best of={data} onAt={(when) => setSpot(spotOf(data, when))} />
             <Trouble of={error} />
-            {data && <HourWeek of={data} at={at} now={now} onAt={setSpot} />}
-            {data && (
+            {data?.indoors && (
+              <ul className="tight" data-room>
+                {data.indoors.map((x) => (
+                  <li key={x}>{x}</li>
+                ))}
+              </ul>
+            )}
+            {data && !data.indoors && <HourWeek of={data} at={at} now={now} onAt={setSpot} />}
+            {data && !data.indoors && (
               <small>
                 {data.weather}, {data.at}; {data.rainMm.toFixed(1)} mm of rain in these days. The label and what you see
                 outside come first.
@@ -98,19 +105,8 @@ export default function SprayDays() {
                 small
               />
             </div>
-            {data?.indoors ? (
-              <div className="sheet pad stack">
-                <h2>In a room</h2>
-                <ul className="tight">
-                  {data.indoors.map((x) => (
-                    <li key={x}>{x}</li>
-                  ))}
-                </ul>
-              </div>
-            ) : (
-              hour && <OneHour of={hour} />
-            )}
-            {data && <WetLeaf of={data} />}
+            {hour && !data?.indoors && <OneHour of={hour} />}
+            {data && !data.indoors && <WetLeaf of={data} />}
           </div>
         </div>
       </main>
