@@ -116,8 +116,12 @@ func roomHours(r *knowledge.Remedy) []string {
 	if r.Reach == "soil" {
 		return []string{"In a room the hour does not matter; let the pot drain."}
 	}
+	cool := ""
+	if r.TempMax != nil {
+		cool = fmt.Sprintf(", when it is below %.0f °C", *r.TempMax)
+	}
 	return []string{
-		"Lights and fans off, out of the sun: in the evening, when it is below the limit.",
+		"Lights and fans off, out of the sun: in the evening" + cool + ".",
 		"Let the leaves dry before the lights come on again; a window open helps.",
 		"Not where people eat or sleep until it is dry.",
 	}
