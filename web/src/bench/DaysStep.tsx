@@ -88,7 +88,7 @@ export function DaysStep({ view }: { view: View }) {
                 </div>
               ))}
             </div>
-            {drawn && <Weeks plan={drawn} onMove={setOn} />}
+            {drawn && <Weeks plan={drawn} busy={plan.isFetching} onMove={setOn} />}
             {drawn?.weeks.course && (
               <Chips
                 label="What if, for the picture"

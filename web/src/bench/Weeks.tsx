@@ -6,12 +6,20 @@ const names: Record<string, string> = { egg: 'eggs', young: 'young', resting: 'r
 const tall = 130; // of the colony's field, in its own units
 
 /** The coming weeks of one round: the pest's life under the days set, the weather, the picking; a treatment is a pin. */
-export function Weeks({ plan, onMove }: { plan: S['DaysPlan']; onMove?: (on: string[]) => void }) {
+export function Weeks({
+  plan,
+  busy = false,
+  onMove,
+}: {
+  plan: S['DaysPlan'];
+  busy?: boolean;
+  onMove?: (on: string[]) => void;
+}) {
   const { weeks } = plan;
   const at = (day: string) => (daysBetween(weeks.from, day) / weeks.length) * 100;
   const has = (i: number) => (weeks.course?.days ?? []).some((d) => (d[i] ?? 0) > 0.004);
   return (
-    <figure className="weeks" data-weeks>
+    <figure className="weeks" data-weeks aria-busy={busy}>
       <div className="field" style={{ height: weeks.course ? 168 : 78 }}>
         {weeks.course && (
           <Colony of={weeks.course} length={weeks.length} hit={plan.on.map((d) => daysBetween(weeks.from, d))} />
