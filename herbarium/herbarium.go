@@ -19,7 +19,7 @@ import (
 	"github.com/goccy/go-yaml"
 )
 
-//go:embed causes findings hosts remedies conflicts.yaml infections.yaml kinds.yaml lifetables.yaml protocols.yaml sampling.yaml sayings.yaml schools.yaml slidecharacters.yaml slides
+//go:embed causes findings hosts remedies conflicts.yaml infections.yaml kinds.yaml lifetables.yaml protocols.yaml sampling.yaml sayings.yaml schools.yaml slidecharacters.yaml slides winter.yaml
 var ours embed.FS
 
 // maxFile keeps a mistaken or hostile file from filling memory.
@@ -128,10 +128,12 @@ func (e *entries) read(name, label string, data []byte) error {
 		return decode(label, data, &e.Characters, func(x *scope.Character) *string { x.From = label; return &x.ID })
 	case "slides":
 		return decode(label, data, &e.Slides, func(x *scope.Species) *string { x.From = label; return &x.ID })
+	case "winter":
+		return decode(label, data, &e.Winters, func(x *knowledge.WinterRule) *string { x.From = label; return &x.Climate })
 	case "schools":
 		return decode(label, data, &e.Schools, func(x *knowledge.School) *string { x.From = label; return &x.ID })
 	}
-	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, infections.yaml, kinds.yaml, lifetables.yaml, protocols.yaml, sampling.yaml, sayings.yaml, schools.yaml, slidecharacters.yaml or slides/", label)
+	return fmt.Errorf("%s: lies in no folder known here; use causes/, findings/, hosts/, remedies/, conflicts.yaml, infections.yaml, kinds.yaml, lifetables.yaml, protocols.yaml, sampling.yaml, sayings.yaml, schools.yaml, slidecharacters.yaml, slides/ or winter.yaml", label)
 }
 
 // decode reads a list strictly: an unknown field is a mistake, not ignored,

@@ -64,7 +64,7 @@ func root() *cobra.Command {
 		}
 		return herbarium.Load(dir)
 	}
-	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), openapiCmd())
+	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), stationCmd(), openapiCmd())
 	return cmd
 }
 

@@ -24,6 +24,7 @@ type Base struct {
 	Protocols  []*Protocol           // in the order of their file
 	Sampling   []*Sampling           // in the order of their file
 	Infections []*sprayday.Infection // in the order of their file
+	Winters    []*WinterRule         // in the order of their file
 	SlideKey   scope.Key             // characters in the order of their file, species by id
 	Local      Local                 // where the desk is, by At; empty in the book itself
 
@@ -55,6 +56,7 @@ type Entries struct {
 	Protocols  []*Protocol
 	Sampling   []*Sampling
 	Infections []*sprayday.Infection
+	Winters    []*WinterRule
 }
 
 // New indexes the entries. Of two entries with one id the later wins, which is
@@ -75,6 +77,7 @@ func New(e Entries) *Base {
 	b.Sayings, _ = inOrder(e.Sayings, func(x *Saying) string { return x.ID })
 	b.Protocols, _ = inOrder(e.Protocols, func(x *Protocol) string { return x.ID })
 	b.Infections, _ = inOrder(e.Infections, func(x *sprayday.Infection) string { return x.ID })
+	b.Winters, _ = inOrder(e.Winters, func(x *WinterRule) string { return x.Climate })
 	b.Sampling, _ = inOrder(e.Sampling, func(x *Sampling) string { return x.ID })
 	b.SlideKey.Characters, _ = inOrder(e.Characters, func(x *scope.Character) string { return x.ID })
 	b.SlideKey.Species, _ = index(e.Slides, func(x *scope.Species) string { return x.ID })

@@ -11,6 +11,7 @@ import (
 // show states of them.
 func (k *checker) slides() {
 	k.counting()
+	k.winters()
 	for _, x := range k.b.Protocols {
 		k.at(x.From, "protocol", x.ID)
 		k.need("name", x.Name, "say what is made ready")

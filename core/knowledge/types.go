@@ -269,6 +269,7 @@ type Remedy struct {
 	RepeatMin  int                `json:"repeatMinDays,omitempty" yaml:"repeat_min_days"`
 	RepeatMax  int                `json:"repeatMaxDays,omitempty" yaml:"repeat_max_days"`
 	Most       int                `json:"mostPerSeason,omitempty" yaml:"most_per_season"`
+	WinterTask bool               `json:"winterTask,omitempty" yaml:"winter_task" doc:"cleaning up that is done while the plant rests"`
 	Season     string             `json:"season,omitempty" yaml:"season" doc:"dormant: only without leaves; leaf: only in leaf"`
 	Indoors    string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
 	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`

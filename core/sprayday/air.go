@@ -34,11 +34,14 @@ func DewPoint(tempC, humidity float64) float64 {
 	return magnusB * g / (magnusA - g)
 }
 
+// Saturation is the pressure of water vapour in saturated air, kPa, by Magnus.
+func Saturation(tempC float64) float64 {
+	return magnusE * math.Exp(magnusA*tempC/(magnusB+tempC))
+}
+
 // Deficit is the vapour pressure deficit of the air in kPa: how much more water it
 // would take.
-func Deficit(tempC, humidity float64) float64 {
-	return magnusE * math.Exp(magnusA*tempC/(magnusB+tempC)) * (1 - humidity/100)
-}
+func Deficit(tempC, humidity float64) float64 { return Saturation(tempC) * (1 - humidity/100) }
 
 // A sprayed leaf holds about a tenth of a millimetre. It dries by Dalton's rule: with
 // the deficit, and with wind. Drying outdoors at 1 kPa and 2 m/s takes about 40 minutes

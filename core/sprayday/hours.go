@@ -41,6 +41,8 @@ type Judged struct {
 const (
 	windNo    = 5.  // m/s
 	windPoor  = 4.  //
+	gustNo    = 8.  // m/s
+	gustPoor  = 7.  //
 	windCalm  = 1.  // dead calm by night is mostly an inversion: fine drops hang and drift
 	sunBurns  = 20. // degrees of height from which sun on wet leaves burns
 	beesFly   = 12. // °C
@@ -87,6 +89,10 @@ func Judge(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
 		case n.WetIsFine:
 		case h.WindMs > windNo:
 			say(No, "Wind %.0f m/s: it drifts.", h.WindMs)
+		case h.GustMs > gustNo:
+			say(No, "Gusts of %.0f m/s: it drifts.", h.GustMs)
+		case h.GustMs > gustPoor && h.WindMs <= windPoor:
+			say(Poor, "Gusts of %.1f m/s: stand upwind, coarse drops.", h.GustMs)
 		case h.WindMs > windPoor:
 			say(Poor, "Wind %.1f m/s: stand upwind, coarse drops.", h.WindMs)
 		case h.WindMs < windCalm && x.Height < calmBelow:

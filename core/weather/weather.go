@@ -12,6 +12,7 @@ import (
 type Place struct {
 	Lat, Lon float64
 	Name     string
+	Climate  string // one of knowledge.Climates, empty when not said
 }
 
 // Hour of weather, that begins at At.
@@ -21,7 +22,18 @@ type Hour struct {
 	Humidity float64   `json:"humidity"` // relative, per cent
 	WindMs   float64   `json:"windMs"`
 	RainMm   float64   `json:"rainMm"`
+	GustMs   float64   `json:"gustMs,omitempty" doc:"strongest gust; 0 when not measured"`
+	From     string    `json:"from,omitempty" doc:"who measured or foretold it; empty for the stand-in"`
 }
+
+// Limits of what air can be, for whoever reads hours: beyond them a value is a mistake
+// or in another unit (records of the earth, rounded outward).
+const (
+	ColdestC  = -60.
+	WarmestC  = 58.
+	WindiestM = 75.
+	WettestMm = 150.
+)
 
 // Provider gives the hours of a place from a moment on, up to another and not
 // with it, in order. It may know fewer than asked for. Kind says in a few words
@@ -40,6 +52,7 @@ type Day struct {
 	RainMm   float64
 	WindMs   float64 // mean
 	Known    bool    // the provider had hours for it
+	From     string  // who most of its hours are from; empty for the stand-in
 }
 
 // The evening, when most is sprayed, in hours of the desk's clock.
@@ -55,8 +68,11 @@ func DayOf(pr Provider, p Place, day civil.Day, zone *time.Location) (Day, error
 	if err != nil || len(hours) == 0 {
 		return Day{Day: day}, err
 	}
-	evening := 0
+	evening, from := 0, map[string]int{}
 	for _, h := range hours {
+		if from[h.From]++; from[h.From] > from[out.From] {
+			out.From = h.From
+		}
 		out.MinC, out.MaxC = math.Min(out.MinC, h.TempC), math.Max(out.MaxC, h.TempC)
 		out.RainMm += h.RainMm
 		out.WindMs += h.WindMs / float64(len(hours))

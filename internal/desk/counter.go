@@ -68,7 +68,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	if err != nil {
 		return Today{}, err
 	}
-	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast() + ": " + air.Text() + "."}
+	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast(air) + ": " + air.Text() + "."}
 	midnight := m.Today.Midnight(m.Clock)
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
@@ -108,9 +108,17 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	return out, s.notices(ctx, &out, m, air)
 }
 
-func (s *Service) forecast() string {
-	kind := s.Weather.Kind()
-	return strings.ToUpper(kind[:1]) + kind[1:]
+// from says who a day's weather is from.
+func (s *Service) from(d weather.Day) string {
+	if d.From != "" {
+		return "hours from " + d.From
+	}
+	return s.Weather.Kind()
+}
+
+func (s *Service) forecast(d weather.Day) string {
+	from := s.from(d)
+	return strings.ToUpper(from[:1]) + from[1:]
 }
 
 func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
@@ -163,11 +171,14 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
+	if why := s.Weather.Trouble(); why != "" {
+		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + "; simulated hours stand in its place. Look outside before anything is sprayed."})
+	}
 	if err := s.wetAhead(m, out); err != nil {
 		return err
 	}
 	if air.GoodEvening() {
-		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s: %.0f °C, dry, light air.", s.forecast(), air.EveningC)})
+		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s: %.0f °C, dry, light air.", s.forecast(air), air.EveningC)})
 	}
 	return nil
 }

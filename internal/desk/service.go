@@ -13,6 +13,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/weather"
+	"botanik/internal/air"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/people"
@@ -36,7 +37,7 @@ type Person = people.Person
 type Service struct {
 	Store   *store.Store
 	House   *house.Service
-	Weather weather.Provider
+	Weather *air.Joined
 	Now     func() time.Time
 
 	settled experience
@@ -85,9 +86,14 @@ func (s *Service) openBook(l knowledge.Local) {
 	s.book.Store(&book{b, differential.NewEngine(b)})
 }
 
-// New makes a service over an open store.
-func New(st *store.Store, base *knowledge.Base, air weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, written: base, Weather: air, Now: now}
+// New makes a service over an open store; standIn gives the hours of weather that nobody
+// measured or foretold.
+func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
+	s := &Service{Store: st, written: base, Now: now}
+	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
+		id, _, err := s.House.Identity(ctx)
+		return id.WeatherStation, err
+	}, func() time.Time { return s.Now() })}
 	s.openBook(knowledge.Local{})
 	s.House = house.New(st, base, func() time.Time { return s.Now() })
 	s.House.Changed = func(h remedy.House) {

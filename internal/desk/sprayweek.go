@@ -61,7 +61,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 	if err != nil {
 		return SprayWeek{}, err
 	}
-	out := SprayWeek{Remedy: r.ID, Name: r.Name, Needs: needsOf(r, in.InBloom), Now: m.Now.In(m.Clock), Weather: s.Weather.Kind(), At: m.Spot().Name, Days: []SprayDay{}, Best: []sprayday.Stretch{}, Events: []sprayday.Event{}}
+	out := SprayWeek{Remedy: r.ID, Name: r.Name, Needs: needsOf(r, in.InBloom), Now: m.Now.In(m.Clock), At: m.Spot().Name, Days: []SprayDay{}, Best: []sprayday.Stretch{}, Events: []sprayday.Event{}}
 	if remedy.Sheltered(in.Place) {
 		out.Indoors = roomHours(r)
 	}
@@ -70,6 +70,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 	if err != nil {
 		return SprayWeek{}, err
 	}
+	out.Weather = s.Weather.Sources(hours)
 	out.judge(m, hours)
 	for _, x := range s.Base().Infections {
 		out.Events = append(out.Events, x.Events(hours)...)

@@ -88,7 +88,11 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.Weather.Kind(), *sit.TempC)}
+	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	if err != nil {
+		return CaseAdvice{}, sit, err
+	}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.from(air), *sit.TempC)}
 	if c.Intake.Place == "indoors" {
 		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
 	}

@@ -15,6 +15,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/weather"
+	"botanik/internal/air"
 	"botanik/internal/camera"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -99,6 +100,8 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 	}
 	id.ScopeCamera = humanise.Line(id.ScopeCamera)
 	l.AddErr("", camera.Address(id.ScopeCamera))
+	id.WeatherStation = humanise.Line(id.WeatherStation)
+	l.AddErr("", air.Address(id.WeatherStation))
 	id.Place, id.Reach = humanise.Line(id.Place), humanise.Line(id.Reach)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
@@ -235,6 +238,13 @@ func (s *Service) Moment(ctx context.Context) (Moment, error) {
 	return m, err
 }
 
+// Spot is where the desk's weather is measured, with the climate the house says it has.
+func (m Moment) Spot() weather.Place {
+	p := m.Identity.Spot()
+	p.Climate = m.Rules.Local.Climate
+	return p
+}
+
 // South reports whether the desk lies in the southern half of the world.
 func (id Identity) South() bool { return id.Lat < 0 }
 
@@ -251,4 +261,6 @@ type Identity struct {
 	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
 
 	ScopeCamera string `json:"scopeCamera,omitempty" maxLength:"200" doc:"address of the microscope camera's bridge; empty for the simulated one"`
+
+	WeatherStation string `json:"weatherStation,omitempty" maxLength:"200" doc:"address of the weather station or its bridge; empty for the simulated one"`
 }

@@ -128,6 +128,7 @@ func (s *Server) routes() {
 	s.caseRoutes()
 	s.computeRoutes()
 	s.scopeRoutes()
+	s.weatherRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in
@@ -162,6 +163,7 @@ type CauseName struct {
 	Tolerable  string         `json:"tolerable"`
 	Unit       string         `json:"unit"`
 	MayTreat   bool           `json:"mayTreat" doc:"a regulated cause the house may say need not be reported here"`
+	Winter     bool     `json:"winter,omitempty" doc:"the book has a winter spray against it"`
 }
 
 func (s *Server) vocabulary() Vocabulary {
@@ -172,7 +174,7 @@ func (s *Server) vocabulary() Vocabulary {
 		if st == nil {
 			st = []string{}
 		}
-		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.Tolerable.Text, c.Tolerable.Unit, c.Unreported != ""})
+		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.Tolerable.Text, c.Tolerable.Unit, c.Unreported != "", remedy.HasWinter(b, c)})
 	}
 	return v
 }

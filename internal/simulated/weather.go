@@ -10,14 +10,35 @@ import (
 	"botanik/core/weather"
 )
 
-// Station is a weather station of a mild wet coast; the same place and hour
-// always give the same weather.
+// Station is a weather station whose place and hour always give the same weather, of
+// the climate the place is said to have; a mild wet coast when nothing is said.
 type Station struct{}
 
 var _ weather.Provider = Station{}
 
 // Kind says that it is simulated.
 func (Station) Kind() string { return "simulated forecast" }
+
+// climate is what a year is like: round figures of general climate texts, to be
+// believable and no more.
+type climate struct {
+	mean, season    float64 // °C: of the year, and half of what summer is warmer than winter
+	swing, roams    float64 // °C: half of a usual day's span, and how far days stray
+	damp, dampSwing float64 // per cent: humidity of a day, and how far it falls by afternoon
+	wet, wetSummer  float64 // share of days with rain, in midwinter and midsummer
+	most            float64 // mm in the wettest hour
+	shower          int     // hours a rain lasts at most
+}
+
+var climates = map[string]climate{
+	"":             {10.5, 6.5, 3, 3, 80, 18, .45, .45, 2.2, 6},
+	"mild":         {10.5, 6.5, 3, 3, 80, 18, .45, .45, 2.2, 6},
+	"cold":         {5, 14, 3.5, 7, 72, 20, .3, .4, 4, 5},
+	"dry summer":   {15.5, 8, 4.5, 4, 64, 24, .35, .02, 5, 6},
+	"hot and dry":  {22, 10, 6, 4, 34, 18, .06, .04, 9, 2},
+	"warm and wet": {17.5, 9, 4, 5, 74, 20, .3, .45, 9, 5},
+	"tropical":     {26.5, 1.5, 3, 1.5, 82, 16, .35, .6, 20, 4},
+}
 
 // Hours of the place, each full hour of UTC from the first at or after from.
 func (Station) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
@@ -33,26 +54,48 @@ func (Station) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error
 }
 
 func hour(p weather.Place, at time.Time) weather.Hour {
+	c, known := climates[p.Climate]
+	if !known {
+		c = climates[""]
+	}
 	// The sun's own time at the place orders the day.
 	solar := at.Add(time.Duration(p.Lon / 15 * float64(time.Hour)))
 	day := civil.Of(solar, time.UTC)
+	h := float64(solar.Hour()) + float64(solar.Minute())/60
+	summer := math.Cos(seasonOf(p, day))
+	warm := math.Cos(2 * math.Pi * (h - 15) / 24) // warmest at three in the afternoon
+	// What belongs to a day is true of its noon and goes over into the next.
+	before, share := day, (h+12)/24
+	if h >= 12 {
+		share = (h - 12) / 24
+	} else {
+		before = day.Add(-1)
+	}
+	over := func(what string) float64 {
+		return (1-share)*noise(p, before, what) + share*noise(p, before.Add(1), what)
+	}
+	mean := c.mean + c.season*summer + c.roams*(over("t")-.5)*1.6
+	swing := c.swing * (.8 + .9*over("s"))
+	wind := math.Max(0, (1+7*over("w"))*(1+.3*warm))
+	out := weather.Hour{At: at, TempC: round(mean + swing*warm), WindMs: round(wind), GustMs: round(1.5 * wind), Humidity: math.Round(math.Min(99, math.Max(6, c.damp-c.dampSwing*warm+8*(over("h")-.5))))}
+	if r, wet := noise(p, day, "r"), (c.wet+c.wetSummer)/2+(c.wetSummer-c.wet)/2*summer; r < wet {
+		first := int(float64(24-c.shower) * noise(p, day, "when"))
+		if n := int(h) - first; n >= 0 && n < 1+int(float64(c.shower)*noise(p, day, "long")) {
+			out.RainMm = math.Max(.1, round(c.most*(wet-r)/wet*(.4+.6*noise(p, day, fmt.Sprint("mm", n)))))
+			out.Humidity = math.Max(out.Humidity, 95)
+		}
+	}
+	return out
+}
+
+// seasonOf is 0 at the warmest of the year and pi at the coldest, half a year apart on
+// the two halves of the earth.
+func seasonOf(p weather.Place, day civil.Day) float64 {
 	phase := 2 * math.Pi * (float64(day.YearDay()) - 205) / 365.25
 	if p.Lat < 0 {
 		phase += math.Pi
 	}
-	mean := 10.5 + 6.5*math.Cos(phase) + 3*(noise(p, day, "t")-.5)
-	swing := 3 + 4*noise(p, day, "s")
-	h := float64(solar.Hour()) + float64(solar.Minute())/60
-	warm := math.Cos(2 * math.Pi * (h - 15) / 24) // warmest at three in the afternoon
-	out := weather.Hour{At: at, TempC: round(mean + swing*warm), WindMs: round((1 + 7*noise(p, day, "w")) * (1 + .3*warm)), Humidity: math.Round(80 - 18*warm)}
-	if r := noise(p, day, "r"); r > .55 {
-		first := int(18 * noise(p, day, "when"))
-		if n := int(h) - first; n >= 0 && n < 6 {
-			out.RainMm = round((r - .55) * 30 / 6)
-			out.Humidity = 95
-		}
-	}
-	return out
+	return phase
 }
 
 // noise is a fixed number in [0, 1) for a place, day and purpose.

@@ -330,3 +330,30 @@ func begins(w string) string {
 func (s *Store) matching(ctx context.Context, out *[]Case, query string, limit int) error {
 	return s.r.SelectContext(ctx, out, `SELECT `+brief+` FROM case_file WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT ?) ORDER BY serial DESC`, query, limit)
 }
+
+// PutOn is one treatment of a case that is being followed.
+type PutOn struct {
+	CaseID string `db:"case_id"`
+	Number string `db:"number"`
+	Plant  string `db:"plant"`
+	Place  string `db:"place"`
+	Grower string `db:"grower"`
+	Remedy string `db:"remedy"`
+	Day    string `db:"day"`
+}
+
+// PutOnBetween are the treatments of open cases with some remedies, from one day on up to
+// another and with it, the newest first.
+func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to string) ([]PutOn, error) {
+	out := []PutOn{}
+	if len(remedies) == 0 {
+		return out, nil
+	}
+	q, args, err := sqlx.In(`SELECT t.case_id, c.number, c.plant, c.place, c.grower, t.remedy, t.day FROM case_treatment t JOIN case_file c ON c.id = t.case_id
+		WHERE t.remedy IN (?) AND t.day >= ? AND t.day <= ? AND c.closed_at = '' ORDER BY t.day DESC, c.number LIMIT 200`, remedies, from, to)
+	if err != nil {
+		return nil, err
+	}
+	err = s.r.SelectContext(ctx, &out, q, args...)
+	return out, err
+}

@@ -26,12 +26,18 @@ func kindOf(err error) Kind {
 	return ""
 }
 
-// A file of the program as it was with its second set of tables: the demo desk
-// of then. It opens with everything in it.
+// Files of the program as it was with earlier sets of tables: the demo desks of then.
+// They open with everything in them.
 func TestAnOldFileOpensWithEverythingInIt(t *testing.T) {
+	for _, name := range []string{"desk-tables-2.db.gz", "desk-tables-5.db.gz"} {
+		t.Run(name, func(t *testing.T) { opensWhole(t, name) })
+	}
+}
+
+func opensWhole(t *testing.T, name string) {
 	ctx := context.Background()
 	dir := t.TempDir()
-	raw, err := os.ReadFile("testdata/desk-tables-2.db.gz")
+	raw, err := os.ReadFile("testdata/" + name)
 	require.NoError(t, err)
 	z, err := gzip.NewReader(bytes.NewReader(raw))
 	require.NoError(t, err)

@@ -128,7 +128,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/mixing" element={<MixingShelf />} />
               <Route path="/scope" element={<Scope />} />
               <Route path="/scope/:table" element={<Scope />} />
-              <Route path="/spray-days" element={<SprayDays />} />
+              <Route path="/spray-days/:table?" element={<SprayDays />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />
               <Route path="/house" element={<House />} />

@@ -1120,6 +1120,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/spray-days/lately": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The air of the last days: pressure, wet spells, and what still protects the plants of open cases
+         * @description The air of the last days: pressure, wet spells, and what still protects the plants of open cases. Needs a session.
+         */
+        get: operations["lately"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/spray-days/since": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What is left of something that protects, and when it may be put on again
+         * @description What is left of something that protects, and when it may be put on again. Needs a session.
+         */
+        get: operations["since-spray"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/spray-days/winter": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A dormant programme: whether last year deserves one, tasks, sprays and their days
+         * @description A dormant programme: whether last year deserves one, tasks, sprays and their days. Needs a session and its token.
+         */
+        post: operations["winter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/today": {
         parameters: {
             query?: never;
@@ -1154,6 +1214,70 @@ export interface paths {
         get: operations["vocabulary"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Files of weather that were brought in, newest first
+         * @description Files of weather that were brought in, newest first. Needs a session.
+         */
+        get: operations["weather-files"];
+        put?: never;
+        /**
+         * Bring in a file of hours; they stand before the simulated ones
+         * @description Bring in a file of hours; they stand before the simulated ones. Needs a session and its token.
+         */
+        post: operations["keep-weather"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take a file of hours out again
+         * @description Take a file of hours out again. Needs a session and its token.
+         */
+        delete: operations["drop-weather"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/weather/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Read a file of hours without keeping it: columns, units, gaps, rows refused
+         * @description Read a file of hours without keeping it: columns, units, gaps, rows refused. Needs a session and its token.
+         */
+        post: operations["read-weather"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1468,6 +1592,8 @@ export interface components {
             stages: string[];
             tolerable: string;
             unit: string;
+            /** @description the book has a winter spray against it */
+            winter?: boolean;
         };
         Change: {
             /** @description false switches the account off and ends its sessions at once */
@@ -1878,6 +2004,14 @@ export interface components {
              */
             word?: "gone" | "better" | "same" | "worse" | "";
         };
+        Gap: {
+            /** Format: date-time */
+            from: string;
+            /** Format: int64 */
+            hours: number;
+            /** Format: date-time */
+            to: string;
+        };
         Handover: {
             askOn: string;
             /** Format: date-time */
@@ -1923,6 +2057,13 @@ export interface components {
         Hour: {
             /** Format: date-time */
             at: string;
+            /** @description who measured or foretold it; empty for the stand-in */
+            from?: string;
+            /**
+             * Format: double
+             * @description strongest gust; 0 when not measured
+             */
+            gustMs?: number;
             /** Format: double */
             humidity: number;
             /** Format: double */
@@ -1970,6 +2111,8 @@ export interface components {
              * @enum {string}
              */
             units: "metric" | "us" | "imperial" | "au";
+            /** @description address of the weather station or its bridge; empty for the simulated one */
+            weatherStation?: string;
             /** @description time zone, like Europe/London */
             zone: string;
         };
@@ -2102,6 +2245,22 @@ export interface components {
             /** Format: int64 */
             waitDays?: number;
         };
+        Lately: {
+            /**
+             * Format: int64
+             * @description looked back
+             */
+            days: number;
+            /** @description wet spells that let a disease in, of the days looked back */
+            events: components["schemas"]["Event"][];
+            /** @description who the hours are from */
+            from: string;
+            /** @description open cases with something that protects on the leaves, what is thinnest first */
+            out: components["schemas"]["Protected"][];
+            pressure: components["schemas"]["Pressure"][];
+            /** Format: double */
+            rainMm: number;
+        };
         Law: {
             reference?: string;
             /** @enum {string} */
@@ -2227,6 +2386,23 @@ export interface components {
             states: {
                 [key: string]: string;
             };
+        };
+        Mapping: {
+            /** @description quantity → column: at, clock, temp, humidity, dew, wind, gust, rain; - for none */
+            columns?: {
+                [key: string]: string;
+            };
+            /**
+             * @description of a date like 03/04/2026: day or month first
+             * @enum {string}
+             */
+            order?: "dmy" | "mdy" | "";
+            /** @description quantity → unit: °C °F K, % share, m/s km/h mph kn, mm in cm */
+            units?: {
+                [key: string]: string;
+            };
+            /** @description time zone of times that carry none; the desk's when left out */
+            zone?: string;
         };
         Mark: {
             high: string;
@@ -2701,6 +2877,21 @@ export interface components {
             /** @description what one pot holds, like '5 L' */
             size?: string;
         };
+        Pressure: {
+            /** @description the index at the end of each day */
+            days: number[];
+            /** @enum {string} */
+            id: "mites" | "mildew";
+            /**
+             * Format: double
+             * @description 0 to 100
+             */
+            index: number;
+            name: string;
+            why: string;
+            /** @enum {string} */
+            word: "low" | "moderate" | "high";
+        };
         Problem: {
             /**
              * @description for a program to branch on
@@ -2727,6 +2918,15 @@ export interface components {
              */
             type: string;
         };
+        Protected: {
+            case: string;
+            grower: string;
+            name: string;
+            number: string;
+            plant: string;
+            remedy: string;
+            since: components["schemas"]["Since"];
+        };
         Protocol: {
             from?: string;
             id: string;
@@ -2743,6 +2943,16 @@ export interface components {
              */
             minutes?: number;
             text: string;
+        };
+        Range: {
+            /** Format: double */
+            high: number;
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            mean: number;
+            unit: string;
+            what: string;
         };
         Ranking: {
             alarms: components["schemas"]["Alarm"][];
@@ -2893,6 +3103,15 @@ export interface components {
              */
             units?: number;
         };
+        Refusal: {
+            mend: string;
+            problem: string;
+            /**
+             * Format: int64
+             * @description line of a CSV, record of a JSON, counted from 1
+             */
+            row: number;
+        };
         Remedy: {
             /** @description of such a one, what a litre of finished mix holds; approximate */
             active?: components["schemas"]["Active"];
@@ -2982,6 +3201,8 @@ export interface components {
              */
             waitDays?: number;
             wear?: string[];
+            /** @description cleaning up that is done while the plant rests */
+            winterTask?: boolean;
             /** @description one name for many doings: where the cause says how, that stands in place of its own how */
             yields?: boolean;
         };
@@ -3300,6 +3521,33 @@ export interface components {
         SignInInBody: {
             login: string;
             password: string;
+        };
+        Since: {
+            /** @description not before this day, by the label's shortest gap */
+            again: string;
+            /** Format: int64 */
+            days: number;
+            /**
+             * Format: double
+             * @description share of the hours since whose rain is known
+             */
+            known: number;
+            /**
+             * Format: double
+             * @description share that still lies on the leaf, 0 to 1: a rule of thumb
+             */
+            left: number;
+            /** @description that day has come */
+            may: boolean;
+            on: string;
+            /**
+             * Format: double
+             * @description since
+             */
+            rainMm: number;
+            says: string;
+            /** @enum {string} */
+            word: "lies" | "thin" | "gone";
         };
         SkyDay: {
             /** Format: double */
@@ -3763,6 +4011,61 @@ export interface components {
             rungs: string[];
             schools: components["schemas"]["School"][];
         };
+        WeatherFile: {
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            first: string;
+            /** Format: int64 */
+            hours: number;
+            id: string;
+            /** Format: date-time */
+            last: string;
+            name: string;
+            who: string;
+        };
+        WeatherInput: {
+            mapping?: components["schemas"]["Mapping"];
+            /** @description the file's own name */
+            name: string;
+            /** @description what looks wrong was looked at and is right */
+            sure?: boolean;
+            /** @description CSV or JSON, at most 8 MB */
+            text: string;
+        };
+        WeatherReading: {
+            /** @description the names there are */
+            columns: string[];
+            /**
+             * Format: int64
+             * @description hours
+             */
+            count: number;
+            /** @description what looks wrong: a unit, a running total */
+            doubts: string[];
+            /** Format: date-time */
+            first: string;
+            /** @description hours that are missing between the first and the last */
+            gaps: components["schemas"]["Gap"][];
+            /** Format: date-time */
+            last: string;
+            ranges: components["schemas"]["Range"][];
+            /**
+             * Format: int64
+             * @description rows that cannot be used
+             */
+            refused: number;
+            /** Format: int64 */
+            rows: number;
+            /** @description quantities whose unit stands in the file or was chosen */
+            said: string[];
+            /** @description the first few hours, as they were understood */
+            start: components["schemas"]["Hour"][];
+            /** @description which column was read as what, in which unit */
+            used: components["schemas"]["Mapping"];
+            /** @description the first of them */
+            why: components["schemas"]["Refusal"][];
+        };
         Weeks: {
             /** @description the colony on these days and left alone; empty where no life table is known */
             course?: components["schemas"]["ColonyWeeks"];
@@ -3821,6 +4124,80 @@ export interface components {
             short: string;
             /** @description told by the grower, not seen */
             story?: boolean;
+        };
+        Winter: {
+            bare: string;
+            leafFall: string;
+            open: string;
+            swell: string;
+        };
+        WinterAsk: {
+            /** @description last year was bad on this plant */
+            badYear?: boolean;
+            /** @description a case whose plant, cause, last year and earlier treatments are taken */
+            case?: string;
+            /** @description what was bad on it last year */
+            causes: string[];
+            host: string;
+            /** @description winter sprays to be used; the program's choice when left out */
+            materials?: string[];
+        };
+        WinterMaterial: {
+            against: string[];
+            chosen: boolean;
+            name: string;
+            reasons: components["schemas"]["Reason"][];
+            remedy: string;
+            status: string;
+            /** @enum {string} */
+            worth: "good" | "fair" | "some";
+        };
+        WinterPlan: {
+            always: string[];
+            deserved: boolean;
+            /** @description every winter spray the book has against it, and why one is not used */
+            materials: components["schemas"]["WinterMaterial"][];
+            /** @description what the plant is in today, by those dates */
+            phase: string;
+            /** @description what holds between them */
+            rules: string[];
+            /** @description where the dates of the winter are from */
+            source: string;
+            /** @description in order of time */
+            sprays: components["schemas"]["WinterSpray"][];
+            /** @description before anything is sprayed */
+            tasks: components["schemas"]["WinterTask"][];
+            /** @description why a programme, or why none */
+            why: string[];
+            winter: components["schemas"]["Winter"];
+        };
+        WinterSpray: {
+            cautions: string[];
+            from: string;
+            /** @description when to look at the weather again, where no day is fit yet */
+            lookOn?: string;
+            name: string;
+            /** @description the first day the forecast has fit for it */
+            on?: components["schemas"]["WorkDay"];
+            /** @description more such days, at most three */
+            others: components["schemas"]["WorkDay"][];
+            remedy: string;
+            /** @description why that day, or why none yet */
+            says: string;
+            to: string;
+            wear: string[];
+            /** @description at leaf fall, in the rest, before the buds swell */
+            when: string;
+        };
+        WinterTask: {
+            how: string[];
+            name: string;
+        };
+        WorkDay: {
+            day: string;
+            /** Format: int64 */
+            hours: number;
+            text: string;
         };
     };
     responses: {
@@ -4052,7 +4429,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA1WUdHUUMwTkg5UVk2WUVQ"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBLRDM5NTRRWDczRkg2NjdG"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -4131,7 +4508,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4144,20 +4521,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4169,7 +4546,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4178,11 +4555,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4479,23 +4856,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4523,11 +4900,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4658,7 +5035,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "unknown": [],
-                     *       "weather": "simulated forecast, evening 21 °C",
+                     *       "weather": "simulated forecast, evening 20 °C",
                      *       "why": [
                      *         "Release predatory mites is the mildest that does enough here."
                      *       ]
@@ -4891,23 +5268,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4935,11 +5312,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5382,7 +5759,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946881,
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -5392,7 +5769,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.863593174165035,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -5401,7 +5778,7 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05431416681357113,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 37, not in this book 20",
                      *                 "top": "two-spotted-mite",
@@ -5420,7 +5797,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.20285511168630865
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -5433,7 +5810,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1383658859586366
+                     *           "p": 0.13836588595863664
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5829,23 +6206,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5873,11 +6250,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6407,7 +6784,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6420,20 +6797,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6445,7 +6822,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6454,11 +6831,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6601,23 +6978,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6645,11 +7022,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7098,23 +7475,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7142,11 +7519,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7615,23 +7992,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7659,11 +8036,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7840,7 +8217,7 @@ export interface operations {
                      *         },
                      *         "from": "2026-07-11",
                      *         "hatchBy": "2026-07-26",
-                     *         "layFrom": "2026-08-02",
+                     *         "layFrom": "2026-08-01",
                      *         "length": 28,
                      *         "picking": "2026-07-20",
                      *         "rhythms": [
@@ -7850,14 +8227,14 @@ export interface operations {
                      *             "on": [
                      *               "2026-07-13"
                      *             ],
-                     *             "share": 0.2897015965347201
+                     *             "share": 0.288775637305411
                      *           }
                      *         ],
                      *         "sky": [
                      *           {
-                     *             "maxC": 22.8,
-                     *             "minC": 9.7,
-                     *             "rainMm": 1.8
+                     *             "maxC": 21,
+                     *             "minC": 11.7,
+                     *             "rainMm": 0
                      *           }
                      *         ]
                      *       }
@@ -9350,7 +9727,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9363,20 +9740,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9388,7 +9765,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -9397,11 +9774,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11679,10 +12056,11 @@ export interface operations {
                      *             {
                      *               "air": {
                      *                 "at": "2026-07-10T23:00:00Z",
-                     *                 "humidity": 87,
+                     *                 "gustMs": 3.9,
+                     *                 "humidity": 91,
                      *                 "rainMm": 0,
-                     *                 "tempC": 14.5,
-                     *                 "windMs": 3.9
+                     *                 "tempC": 14.3,
+                     *                 "windMs": 2.6
                      *               },
                      *               "at": "2026-07-11T00:00:00+01:00",
                      *               "says": "no",
@@ -11699,7 +12077,7 @@ export interface operations {
                      *             "set": "2026-07-11T21:29:23+01:00"
                      *           },
                      *           "wet": [
-                     *             false
+                     *             true
                      *           ]
                      *         }
                      *       ],
@@ -11707,12 +12085,12 @@ export interface operations {
                      *         {
                      *           "disease": "apple-scab",
                      *           "name": "Apple and pear scab",
-                     *           "neededHours": 7.3,
+                     *           "neededHours": 7.5,
                      *           "spell": {
-                     *             "from": "2026-07-11T00:00:00Z",
-                     *             "hours": 13,
-                     *             "meanC": 13.392307692307694,
-                     *             "to": "2026-07-11T13:00:00Z"
+                     *             "from": "2026-07-10T23:00:00Z",
+                     *             "hours": 11,
+                     *             "meanC": 13.02727272727273,
+                     *             "to": "2026-07-11T10:00:00Z"
                      *           }
                      *         }
                      *       ],
@@ -11724,7 +12102,7 @@ export interface operations {
                      *         "tempMinC": 5
                      *       },
                      *       "now": "2026-07-11T14:00:00+01:00",
-                     *       "rainMm": 8.399999999999999,
+                     *       "rainMm": 4,
                      *       "remedy": "soap",
                      *       "weather": "simulated forecast"
                      *     }
@@ -11735,6 +12113,95 @@ export interface operations {
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    lately: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Lately"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "since-spray": {
+        parameters: {
+            query: {
+                remedy: string;
+                /** @description the day it was put on, YYYY-MM-DD */
+                on: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Since"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    winter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WinterAsk"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WinterPlan"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
@@ -11847,7 +12314,7 @@ export interface operations {
                      *           "version": 1
                      *         }
                      *       ],
-                     *       "weather": "Simulated forecast: 10 to 23 °C, 1.8 mm of rain, wind 1 m/s."
+                     *       "weather": "Simulated forecast: 12 to 21 °C, dry, wind 2 m/s."
                      *     }
                      */
                     "application/json": components["schemas"]["Today"];
@@ -12019,6 +12486,130 @@ export interface operations {
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "weather-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherFile"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "keep-weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeatherInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherFile"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "drop-weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherFile"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "read-weather": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeatherInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WeatherReading"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];

@@ -24,6 +24,9 @@ export function DaysStep({ view }: { view: View }) {
   const [start, setStart] = useState(''); // the desk's first day until somebody sets one
   const [count, setCount] = useState(String(view.days?.on.length ?? 3));
   const { data: kb } = useVocabulary();
+  const winter =
+    kb?.hosts.find((h) => h.id === view.intake.host)?.dormant &&
+    kb.causes.find((c) => c.id === view.verdict?.cause)?.winter;
   const question = kb?.schools.find((x) => x.id === 'rhythm');
   const [rhythm, setRhythm] = useState('');
   // Days set by hand on the picture outlive a reload, as long as what is given on them stays.
@@ -163,6 +166,11 @@ export function DaysStep({ view }: { view: View }) {
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is
           that of the forecast, or of the room.
         </small>
+        {winter && (
+          <Link to={`/spray-days/winter?case=${view.id}`} data-winter-link>
+            Its winter programme
+          </Link>
+        )}
       </div>
     </form>
   );

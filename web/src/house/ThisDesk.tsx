@@ -18,6 +18,7 @@ const fields: [keyof Identity, string, string][] = [
   ['lab', 'Where undetermined samples go, and how packed', ''],
   ['zone', 'Time zone', 'Europe/London'],
   ['scopeCamera', 'Microscope camera’s bridge', 'empty for the simulated one'],
+  ['weatherStation', 'Weather station’s address', 'empty for the simulated one'],
 ];
 const spoons = [
   ['metric', '5 and 15 mL'],

@@ -1,0 +1,85 @@
+package air
+
+import (
+	"context"
+	"fmt"
+	"slices"
+	"strings"
+	"time"
+
+	"botanik/core/weather"
+)
+
+// Kept is what was brought in files.
+type Kept interface {
+	KeptHours(ctx context.Context, from, to time.Time) ([]weather.Hour, error)
+}
+
+// Joined is a weather.Provider that gives every hour from the best source that knows it. Safe for many goroutines.
+type Joined struct {
+	Kept    Kept
+	Station *Station
+	StandIn weather.Provider
+}
+
+// patience is how long one question may take.
+const patience = 5 * time.Second
+
+// Hours of a place, each from a file, else the station, else the stand-in.
+func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
+	defer cancel()
+	out, err := j.StandIn.Hours(p, from, to)
+	if err != nil {
+		return nil, err
+	}
+	over := func(better []weather.Hour) {
+		for _, h := range better {
+			i, found := slices.BinarySearchFunc(out, h.At, func(a weather.Hour, at time.Time) int { return a.At.Compare(at) })
+			if found {
+				out[i] = h
+			} else {
+				out = slices.Insert(out, i, h)
+			}
+		}
+	}
+	over(j.Station.hours(ctx, from, to))
+	kept, err := j.Kept.KeptHours(ctx, from, to)
+	if err != nil {
+		return nil, err
+	}
+	over(kept)
+	return out, nil
+}
+
+// Kind is of the hours that nobody measured.
+func (j *Joined) Kind() string { return j.StandIn.Kind() }
+
+// Trouble says why a named station was not heard lately; empty when all is well.
+func (j *Joined) Trouble() string { return j.Station.Trouble() }
+
+// Sources says in a few words who hours are from.
+func (j *Joined) Sources(hours []weather.Hour) string {
+	n := map[string]int{}
+	order := []string{}
+	for _, h := range hours {
+		who := h.From
+		if who == "" {
+			who = j.StandIn.Kind()
+		}
+		if n[who]++; n[who] == 1 {
+			order = append(order, who)
+		}
+	}
+	switch len(order) {
+	case 0:
+		return "no weather is known"
+	case 1:
+		return order[0]
+	}
+	parts := []string{}
+	for _, who := range order {
+		parts = append(parts, fmt.Sprintf("%s (%d h)", who, n[who]))
+	}
+	return strings.Join(parts, ", ")
+}

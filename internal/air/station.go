@@ -1,0 +1,180 @@
+package air
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"io"
+	"net/http"
+	"net/url"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/sprayday"
+	"botanik/core/weather"
+)
+
+// Format of a station's answer.
+const Format = "botanik-weather/1"
+
+// Answer is what a station says: hours in °C, per cent, metres a second, millimetres.
+type Answer struct {
+	Format string         `json:"format"`
+	Name   string         `json:"name"`
+	Hours  []weather.Hour `json:"hours"`
+}
+
+// Limits of a station's answer, and how long one is good.
+const (
+	mostAnswer = 4 << 20
+	mostHours  = 24 * 60
+	fresh      = 20 * time.Minute
+	retry      = time.Minute
+	reachBack  = 15 * 24 * time.Hour
+	reachOn    = 16 * 24 * time.Hour
+)
+
+// Station asks a weather station or its bridge for hours. It asks for some weeks at
+// once, and again when what it knows is old.
+type Station struct {
+	address func(context.Context) (string, error) // "" for none
+	now     func() time.Time
+	http    http.Client
+
+	mu     sync.Mutex
+	at     string // the address asked
+	asked  time.Time
+	known  []weather.Hour
+	name   string
+	failed error
+}
+
+// NewStation makes one; address tells where it is, empty for none.
+func NewStation(address func(context.Context) (string, error), now func() time.Time) *Station {
+	return &Station{address: address, now: now, http: http.Client{Timeout: patience, CheckRedirect: func(*http.Request, []*http.Request) error { return http.ErrUseLastResponse }}}
+}
+
+// Address refuses what is no address of a station.
+func Address(s string) error {
+	if s == "" {
+		return nil
+	}
+	u, err := url.Parse(s)
+	if err == nil && (u.Scheme == "http" || u.Scheme == "https") && u.Host != "" && u.User == nil && u.RawQuery == "" && u.Fragment == "" {
+		return nil
+	}
+	return fault.New("weatherStation", fmt.Sprintf("%q is no address of a station", s), "write it like http://192.168.1.30:8700, or leave it empty for the simulated one")
+}
+
+// Trouble says why a station that is named was not heard lately; empty when all is well.
+func (s *Station) Trouble() string {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if s.at == "" || s.failed == nil {
+		return ""
+	}
+	return s.failed.Error()
+}
+
+// hours it knows; none where it cannot be heard.
+func (s *Station) hours(ctx context.Context, from, to time.Time) []weather.Hour {
+	at, err := s.address(ctx)
+	if err != nil {
+		return nil
+	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if at != s.at {
+		s.at, s.known, s.failed, s.asked = at, nil, nil, time.Time{}
+	}
+	if at == "" {
+		return nil
+	}
+	now := s.now()
+	wait := fresh
+	if s.failed != nil {
+		wait = retry
+	}
+	if now.Sub(s.asked) >= wait || now.Before(s.asked) {
+		s.asked = now
+		a, err := s.ask(ctx, at, now.Add(-reachBack), now.Add(reachOn))
+		if s.failed = err; err == nil {
+			s.known, s.name = a.Hours, a.Name
+		}
+	}
+	out := []weather.Hour{}
+	for _, h := range s.known {
+		if !h.At.Before(from) && h.At.Before(to) {
+			out = append(out, h)
+		}
+	}
+	return out
+}
+
+// ask asks once. Errors say what is wrong with the station in a sentence.
+func (s *Station) ask(ctx context.Context, at string, from, to time.Time) (Answer, error) {
+	q := url.Values{"from": {from.UTC().Format(time.RFC3339)}, "to": {to.UTC().Format(time.RFC3339)}}
+	req, err := http.NewRequestWithContext(ctx, http.MethodGet, strings.TrimRight(at, "/")+"/hours?"+q.Encode(), nil)
+	if err != nil {
+		return Answer{}, err
+	}
+	res, err := s.http.Do(req)
+	if err != nil {
+		return Answer{}, errors.New("the weather station does not answer")
+	}
+	defer func() { _ = res.Body.Close() }()
+	if res.StatusCode != http.StatusOK {
+		return Answer{}, fmt.Errorf("the weather station answers %s", res.Status)
+	}
+	raw, err := io.ReadAll(io.LimitReader(res.Body, mostAnswer+1))
+	if err != nil || len(raw) > mostAnswer {
+		return Answer{}, errors.New("the weather station's answer breaks off or is too long")
+	}
+	return Parse(raw)
+}
+
+// Parse reads a station's answer and refuses what air cannot be. Errors say it in a
+// sentence.
+func Parse(raw []byte) (Answer, error) {
+	var a Answer
+	if err := json.Unmarshal(raw, &a); err != nil || a.Format != Format {
+		return Answer{}, fmt.Errorf("the weather station does not speak %s", Format)
+	}
+	if len(a.Hours) > mostHours {
+		return Answer{}, fmt.Errorf("the weather station sends %d hours, more than %d", len(a.Hours), mostHours)
+	}
+	if a.Name = strings.TrimSpace(a.Name); a.Name == "" || len(a.Name) > 60 {
+		a.Name = "the station"
+	}
+	for i := range a.Hours {
+		h := &a.Hours[i]
+		if err := possible(*h); err != nil {
+			return Answer{}, fmt.Errorf("the weather station's hour %s cannot be: %w", h.At.Format(time.RFC3339), err)
+		}
+		h.At, h.From = h.At.UTC().Truncate(time.Hour), a.Name
+	}
+	slices.SortFunc(a.Hours, func(x, y weather.Hour) int { return x.At.Compare(y.At) })
+	a.Hours = slices.CompactFunc(a.Hours, func(x, y weather.Hour) bool { return x.At.Equal(y.At) })
+	return a, nil
+}
+
+func possible(h weather.Hour) error {
+	if err := sprayday.CheckAir(h.TempC, h.Humidity); err != nil {
+		return err
+	}
+	switch {
+	case h.At.IsZero():
+		return errors.New("it has no time")
+	case !(h.WindMs >= 0 && h.WindMs <= weather.WindiestM):
+		return fmt.Errorf("wind of %g m/s", h.WindMs)
+	case !(h.GustMs >= 0 && h.GustMs <= 1.5*weather.WindiestM):
+		return fmt.Errorf("gusts of %g m/s", h.GustMs)
+	case !(h.RainMm >= 0 && h.RainMm <= weather.WettestMm):
+		return fmt.Errorf("%g mm of rain in an hour", h.RainMm)
+	}
+	return nil
+}

@@ -1,0 +1,133 @@
+package desk
+
+import (
+	"context"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/humanise"
+	"botanik/core/weather"
+	"botanik/internal/hourly"
+	"botanik/internal/people"
+	"botanik/internal/store"
+)
+
+// WeatherInput is a file of hours, and how it is to be read.
+type WeatherInput struct {
+	Name    string         `json:"name" maxLength:"120" doc:"the file's own name"`
+	Text    string         `json:"text" doc:"CSV or JSON, at most 8 MB"`
+	Mapping hourly.Mapping `json:"mapping,omitzero" required:"false"`
+	Sure    bool           `json:"sure,omitempty" doc:"what looks wrong was looked at and is right"`
+}
+
+// WeatherReading is what a file holds: the reading, and its hours in short.
+type WeatherReading struct {
+	hourly.Reading
+	Count int            `json:"count" doc:"hours"`
+	First time.Time      `json:"first"`
+	Last  time.Time      `json:"last"`
+	Start []weather.Hour `json:"start" doc:"the first few hours, as they were understood"`
+}
+
+// startShown are how many hours of a file are shown before it is kept.
+const startShown = 6
+
+// ReadWeather reads a file and keeps nothing. Errors are hourly.Read's.
+func (s *Service) ReadWeather(ctx context.Context, in WeatherInput) (WeatherReading, error) {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return WeatherReading{}, err
+	}
+	r, err := hourly.Read(in.Text, in.Mapping, m.Clock)
+	if err != nil {
+		return WeatherReading{}, err
+	}
+	out := WeatherReading{Reading: r, Count: len(r.Hours), First: r.Hours[0].At.In(m.Clock), Last: r.Hours[len(r.Hours)-1].At.In(m.Clock), Start: []weather.Hour{}}
+	for _, h := range r.Hours[:min(startShown, len(r.Hours))] {
+		h.At = h.At.In(m.Clock)
+		out.Start = append(out.Start, h)
+	}
+	return out, nil
+}
+
+// WeatherFile is hours somebody brought in.
+type WeatherFile struct {
+	ID    string    `json:"id"`
+	Name  string    `json:"name"`
+	Who   string    `json:"who"`
+	At    time.Time `json:"at"`
+	First time.Time `json:"first"`
+	Last  time.Time `json:"last"`
+	Hours int       `json:"hours"`
+}
+
+// KeepWeather takes the hours of a file into the desk: from then on they stand before the
+// station's and the simulated ones. Errors name doubts where something looks wrong and
+// nobody said it is right.
+func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) ([]WeatherFile, error) {
+	if who.Role == people.Trainee {
+		return nil, ErrForbidden
+	}
+	if in.Name = humanise.Line(in.Name); in.Name == "" {
+		return nil, fault.New("name", "is empty", "give the file's name; its hours carry it")
+	}
+	r, err := s.ReadWeather(ctx, in)
+	if err != nil {
+		return nil, err
+	}
+	if len(r.Doubts) > 0 && !in.Sure {
+		return nil, fault.New("doubts", r.Doubts[0], "choose the unit or the column, or say that it is right")
+	}
+	hours := make([]store.WeatherHour, 0, len(r.Hours))
+	for _, h := range r.Hours {
+		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm})
+	}
+	f := store.WeatherFile{ID: newID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
+	if err := s.Store.AddWeather(ctx, f, hours); err != nil {
+		return nil, err
+	}
+	return s.WeatherFiles(ctx)
+}
+
+// WeatherFiles are those brought in, newest first.
+func (s *Service) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return nil, err
+	}
+	rows, err := s.Store.WeatherFiles(ctx)
+	out := []WeatherFile{}
+	for _, f := range rows {
+		out = append(out, WeatherFile{f.ID, f.Name, f.Who, store.Moment(f.At), time.Unix(f.First, 0).In(m.Clock), time.Unix(f.Last, 0).In(m.Clock), f.Hours})
+	}
+	return out, err
+}
+
+// DropWeather takes a file's hours out again.
+func (s *Service) DropWeather(ctx context.Context, who Person, id string) ([]WeatherFile, error) {
+	if who.Role == people.Trainee {
+		return nil, ErrForbidden
+	}
+	if err := s.Store.DropWeather(ctx, id); err != nil {
+		return nil, err
+	}
+	return s.WeatherFiles(ctx)
+}
+
+// KeptHours are the hours of the files.
+func (s *Service) KeptHours(ctx context.Context, from, to time.Time) ([]weather.Hour, error) {
+	rows, err := s.Store.WeatherHours(ctx, from.Unix(), to.Unix())
+	if err != nil || len(rows) == 0 {
+		return nil, err
+	}
+	files, err := s.Store.WeatherFiles(ctx)
+	names := map[string]string{}
+	for _, f := range files {
+		names[f.ID] = f.Name
+	}
+	out := make([]weather.Hour, 0, len(rows))
+	for _, h := range rows {
+		out = append(out, weather.Hour{At: time.Unix(h.At, 0).UTC(), TempC: h.Temp, Humidity: h.Humidity, WindMs: h.Wind, GustMs: h.Gust, RainMm: h.Rain, From: names[h.File]})
+	}
+	return out, err
+}
