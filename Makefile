@@ -90,7 +90,7 @@ trial:
 
 # One line each: bench NAME: measured R, goal G (ratios of one run).
 bench: $(PAGE)
-	BOTANIK_BENCH=1 go test ./core/differential ./core/remedy ./internal/store ./internal/desk -run 'TestBench' -count=1 -v | grep '^bench ' || exit 1
+	BOTANIK_BENCH=1 go test ./core/differential ./core/lifecycle ./core/remedy ./internal/store ./internal/desk -run 'TestBench' -count=1 -v | grep '^bench ' || exit 1
 
 clean:
 	rm -rf bin web/node_modules web/dist/assets $(PAGE)

@@ -2,13 +2,17 @@ package e2e
 
 import (
 	"fmt"
+	"os"
+	"path/filepath"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/chromedp/cdproto/input"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // The week hour by hour: the best hours first, every reason by keys, what flowers change,
@@ -129,4 +133,91 @@ func TestASprayDayIsDraggedAndMovedByKeys(t *testing.T) {
 	p.do(chromedp.Evaluate(`fetch('`+link+`/days.ics').then(r => r.text())`, &file, awaitPromise))
 	assert.Contains(t, file, "BEGIN:VCALENDAR")
 	assert.Contains(t, file, "DTSTART;VALUE=DATE:"+strings.ReplaceAll(kept, "-", ""))
+}
+
+// A file of hours is brought in: what is understood is shown, a row that cannot be used is
+// named, and once kept the best hours are its own; taken out, they are as before.
+func TestAWeatherFileChangesTheWindow(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.open("/spray-days")
+	p.see(`[data-spray-week=soap] .hourweek`)
+	weather := func() string { return p.text(`[data-spray-week=soap] > small`) }
+	assert.Contains(t, weather(), "simulated forecast")
+	var now string
+	p.do(chromedp.Evaluate(`fetch('/api/v1/session').then(r => r.json()).then(s => s.now)`, &now, awaitPromise))
+	day, err := time.Parse("2006-01-02", now[:10])
+	require.NoError(t, err)
+	rows := []string{"Date;Temp (F);RH;Wind (km/h);Rain (mm)"}
+	for i := range 24 * 9 {
+		at := day.Add(time.Duration(i) * time.Hour)
+		rain := "0"
+		if i < 72 {
+			rain = "0,8" // three wet days first
+		}
+		rows = append(rows, at.Format("02/01/2006 15:04")+";59,0;65;7;"+rain)
+	}
+	rows[30] = day.Add(29*time.Hour).Format("02/01/2006 15:04") + ";wet;65;7;0"
+	file := filepath.Join(t.TempDir(), "roof.csv")
+	require.NoError(t, os.WriteFile(file, []byte(strings.Join(rows, "\n")), 0o600))
+	p.press("e")
+	p.see(`input[name=weather-file]`)
+	p.do(chromedp.SetUploadFiles(`input[name=weather-file]`, []string{file}, chromedp.ByQuery))
+	p.until("the file to be read", `document.querySelector('[data-reading]')?.dataset.reading || document.querySelector('[name=order]')`)
+	var two bool
+	if p.eval(`!!document.querySelector('input[name=order]')`, &two); two { // a date that can be read two ways is asked about
+		p.choose("order", "dmy")
+	}
+	p.until("the file to be understood", `document.querySelector('[data-reading]')?.dataset.reading === '215'`)
+	p.see(`[data-refused="1"]`)
+	p.see(`[data-gaps="1"]`)
+	p.click(`[data-do=keep-weather]`)
+	p.see(`[data-file="roof.csv"]`)
+	p.press("w")
+	p.until("the hours of the file", `document.querySelector('[data-spray-week] > small')?.innerText.includes('roof.csv')`)
+	var best string
+	p.eval(`document.querySelector('[data-best]').dataset.best`, &best)
+	assert.Equal(t, day.AddDate(0, 0, 3).Format("2006-01-02"), best[:10], "the first dry day of the file")
+	p.press("e")
+	p.click(`[data-do=drop-weather]`)
+	p.until("it to be gone", `document.querySelector('[data-weather-files]')?.dataset.weatherFiles === '0'`)
+	p.press("w")
+	p.until("the made-up hours again", `document.querySelector('[data-spray-week] > small')?.innerText.startsWith('simulated forecast')`)
+}
+
+// A winter programme only after a bad year, with its days; what is left of a copper.
+func TestAWinterProgrammeAndWhatIsLeft(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 390, 800)
+	p.signIn("ansel")
+	p.open("/spray-days/winter")
+	for name, words := range map[string]string{"winter-host": "Peach", "winter-causes": "Peach leaf curl"} {
+		p.fill(`input[name=`+name+`]`, words)
+		p.see(`[role=option]`)
+		p.press(kb.Enter)
+		p.gone(`[role=option]`)
+	}
+	p.see(`[data-winter=false]`)
+	p.read("Last year was not bad on this plant")
+	p.click(`[data-chip=bad]`)
+	p.see(`[data-winter=true]`)
+	p.see(`[data-spray=copper]`)
+	p.read("First clean up")
+	p.read("Two of oil, lime sulfur and copper in one winter")
+	var wide bool
+	p.eval(`document.documentElement.scrollWidth > innerWidth`, &wide)
+	assert.False(t, wide, "no sideways scrolling")
+	p.open("/spray-days/lately")
+	p.see(`input[name=since-on]`)
+	var now string
+	p.do(chromedp.Evaluate(`fetch('/api/v1/session').then(r => r.json()).then(s => s.now)`, &now, awaitPromise))
+	day, err := time.Parse("2006-01-02", now[:10])
+	require.NoError(t, err)
+	p.do(chromedp.SetValue(`input[name=since-on]`, "", chromedp.ByQuery), chromedp.SendKeys(`input[name=since-on]`, day.AddDate(0, 0, -5).Format("01022006"), chromedp.ByQuery))
+	p.read("Not again before")
+	p.eval(`document.documentElement.scrollWidth > innerWidth`, &wide)
+	assert.False(t, wide, "no sideways scrolling")
 }

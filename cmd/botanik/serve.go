@@ -120,8 +120,35 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, h
 		return id.ScopeCamera, err
 	})
 	s := httpapi.New(o.desk, o.people, opts)
+	ctx, stop := context.WithCancel(cmd.Context())
+	done := make(chan struct{})
+	go func() {
+		defer close(done)
+		watchWeather(ctx, o.desk, opts.Log)
+	}()
+	defer func() { stop(); <-done }() // before the file is closed
 	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
 	return s.Serve(cmd.Context(), ln)
+}
+
+// turnEvery is how often days that were handed over are held against the weather.
+const turnEvery = 20 * time.Minute
+
+// watchWeather moves days whose weather turned, from the start and every so often.
+func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
+	for tick := time.NewTicker(turnEvery); ; {
+		if n, err := d.TurnOfWeather(ctx); err != nil && ctx.Err() == nil {
+			log.Error("days could not be held against the weather", "err", err)
+		} else if n > 0 {
+			log.Info("the weather moved days", "cases", n)
+		}
+		select {
+		case <-ctx.Done():
+			tick.Stop()
+			return
+		case <-tick.C:
+		}
+	}
 }
 
 // options of the server, from the environment.

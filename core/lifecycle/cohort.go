@@ -67,27 +67,35 @@ func (b *brood) total() float64 {
 	return sum
 }
 
-// age moves the brood on by the warmth of one step and gives what leaves it.
-func (b *brood) age(tempC, grain float64) float64 {
+// rarest is the chance of so many jumps in one step that is left out.
+const rarest = 1e-7
+
+// age moves the brood on by the warmth of one step and gives what leaves it: jumps from
+// substage to substage come as a Poisson process, whose shares are exact for the step.
+func (b *brood) age(tempC float64) float64 {
 	need := Days(b.stage, tempC)
 	if math.IsInf(need, 1) {
 		return 0
 	}
-	jumps := float64(len(b.in)) / need / StepsADay
-	n := int(math.Ceil(jumps / grain)) // so small that two jumps in one go hardly matter
-	p, out := jumps/float64(n), 0.
-	for range n {
-		for i := len(b.in) - 1; i >= 0; i-- {
-			move := b.in[i] * p
-			b.in[i] -= move
-			if i == len(b.in)-1 {
-				out += move
-			} else {
-				b.in[i+1] += move
-			}
-		}
+	k := len(b.in)
+	jumps := float64(k) / need / StepsADay
+	var room [64]float64
+	p := append(room[:0], math.Exp(-jumps))
+	for sum := p[0]; len(p) < k && 1-sum > rarest; sum += p[len(p)-1] {
+		p = append(p, p[len(p)-1]*jumps/float64(len(p)))
 	}
-	return out
+	slices.Reverse(p)
+	out := b.total()
+	for i := k - 1; i >= 0; i-- { // what is now in i came from those up to so many behind it
+		from := b.in[max(0, i+1-len(p)) : i+1]
+		shares, now := p[len(p)-len(from):], 0.
+		for j := range min(len(from), len(shares)) {
+			now += from[j] * shares[j]
+		}
+		b.in[i] = now
+		out -= now
+	}
+	return math.Max(0, out)
 }
 
 func broods(lt *knowledge.LifeTable) []brood {
@@ -168,18 +176,11 @@ func (s *colony) course(c Colony, treatments []Treatment) Course {
 type colony struct {
 	table  *knowledge.LifeTable
 	broods []brood
-	grain  float64 // of aging: how much of a substage passes in one go
 }
 
-// Grains of aging: fine for what is shown, coarse for comparing many plans.
-const (
-	fineGrain   = .05
-	coarseGrain = .3
-)
-
 // twin is the same colony once more, its numbers its own.
-func (s *colony) twin(grain float64) *colony {
-	out := &colony{s.table, slices.Clone(s.broods), grain}
+func (s *colony) twin() *colony {
+	out := &colony{s.table, slices.Clone(s.broods)}
 	for i := range out.broods {
 		out.broods[i].in = slices.Clone(out.broods[i].in)
 	}
@@ -205,7 +206,7 @@ func (s *colony) step(tempC, start float64) {
 	through := math.Pow(lays.Lives, 1/float64(len(s.broods)-1))
 	come := born
 	for i := range s.broods {
-		out := s.broods[i].age(tempC, s.grain)
+		out := s.broods[i].age(tempC)
 		s.broods[i].in[0] += come
 		come = out * through
 	}
@@ -247,7 +248,7 @@ func killed(s knowledge.LifeStage) string {
 // settle gives the start: the stages seen in the middle of their time, or the mix
 // a colony comes to by itself when it is left to grow.
 func settle(c Colony) *colony {
-	s := &colony{c.Table, broods(c.Table), fineGrain}
+	s := &colony{c.Table, broods(c.Table)}
 	if len(c.Stages) > 0 {
 		for i := range s.broods {
 			b := &s.broods[i]

@@ -21,9 +21,9 @@ type SolveRequest struct {
 
 // Solved is the answer.
 type Solved struct {
-	On       []int   // days from the start
-	PestDays float64 // in the colony's days, 1 = one day of all there were at the start
-	Tried    int
+	On       []int   `json:"on"`       // days from the start
+	PestDays float64 `json:"pestDays"` // in the colony's days, 1 = one day of all there were at the start
+	Tried    int     `json:"tried"`
 }
 
 // mostRounds of moving each day in turn; it settles in two or three.
@@ -63,17 +63,16 @@ func Solve(r SolveRequest) (Solved, error) {
 	start := settle(r.Colony)
 	out := Solved{}
 	known := map[string]float64{}
-	weigh := func(days []int, grain float64) float64 {
-		id := fmt.Sprint(days, grain)
+	weigh := func(days []int) float64 {
+		id := fmt.Sprint(days)
 		if v, ok := known[id]; ok {
 			return v
 		}
 		out.Tried++
-		known[id] = start.twin(grain).course(r.Colony, r.on(days)).PestDays
+		known[id] = start.twin().course(r.Colony, r.on(days)).PestDays
 		return known[id]
 	}
 	starts := slices.DeleteFunc(slices.Clone(r.Rhythms), func(d []int) bool { return !r.Allowed(d) })
-	given := len(starts)
 	for gap := max(1, r.GapMin); gap <= max(1, r.GapMin)+10; gap += 5 {
 		if even := r.even(gap); even != nil {
 			starts = append(starts, even)
@@ -82,23 +81,9 @@ func Solve(r SolveRequest) (Solved, error) {
 	if len(starts) == 0 {
 		return Solved{}, fault.New("days", fmt.Sprintf("%d treatments find no days in the weeks looked at", r.Count), "ask for fewer treatments, or start sooner")
 	}
-	best := [][]int{}
-	for _, days := range starts {
-		best = append(best, r.descend(days, func(d []int) float64 { return weigh(d, coarseGrain) }))
-	}
-	// What looked best coarsely is weighed finely, beside every rhythm as it was given.
-	slices.SortStableFunc(best, func(a, b []int) int {
-		switch x, y := weigh(a, coarseGrain), weigh(b, coarseGrain); {
-		case x < y:
-			return -1
-		case x > y:
-			return 1
-		}
-		return 0
-	})
-	for _, days := range append(best[:1:1], starts[:given]...) {
-		if v := weigh(days, fineGrain); out.On == nil || v < out.PestDays {
-			out.On, out.PestDays = days, v
+	for _, days := range starts { // a descent never ends above where it began
+		if end := r.descend(days, weigh); out.On == nil || weigh(end) < out.PestDays {
+			out.On, out.PestDays = end, weigh(end)
 		}
 	}
 	return out, nil

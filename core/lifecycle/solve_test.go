@@ -1,7 +1,9 @@
 package lifecycle_test
 
 import (
+	"fmt"
 	"math"
+	"os"
 	"testing"
 	"time"
 
@@ -87,4 +89,31 @@ func TestTheSolverKeepsItsLimitsAndNeverLosesToARhythm(t *testing.T) {
 	assert.Equal(t, "days", fault.From(err)[0].Field)
 	_, err = lifecycle.Solve(lifecycle.SolveRequest{Count: 9})
 	assert.Equal(t, "count", fault.From(err)[0].Field)
+}
+
+// TestBenchSeason prints what a season and the solver cost, for make bench.
+func TestBenchSeason(t *testing.T) {
+	if os.Getenv("BOTANIK_BENCH") == "" {
+		t.Skip("only through make bench")
+	}
+	lt := herbarium.Embedded().LifeTable("two-spotted-mite")
+	kills := map[string]float64{"young": .9, "adult": .8}
+	colony := lifecycle.Colony{Table: lt, Temps: []float64{22}, Days: 120, Stages: map[string]float64{"egg": .5, "young": .3, "adult": .2}}
+	season := testing.Benchmark(func(b *testing.B) {
+		for b.Loop() {
+			if _, err := lifecycle.Simulate(colony, lifecycle.Treatment{Day: 3, Kills: kills, Reaches: .8}); err != nil {
+				b.Fatal(err)
+			}
+		}
+	})
+	fmt.Printf("bench a season of 120 days against 1 ms: measured %.2f, goal 1\n", float64(season.NsPerOp())/1e6)
+	colony.Days = 42
+	solve := testing.Benchmark(func(b *testing.B) {
+		for b.Loop() {
+			if _, err := lifecycle.Solve(lifecycle.SolveRequest{Colony: colony, Treatment: lifecycle.Treatment{Kills: kills, Reaches: .8}, Count: 4, GapMin: 4, GapMax: 10}); err != nil {
+				b.Fatal(err)
+			}
+		}
+	})
+	fmt.Printf("bench days of four treatments against 150 ms: measured %.2f, goal 1\n", float64(solve.NsPerOp())/150e6)
 }

@@ -56,6 +56,21 @@ type infectionIn struct {
 	Disease string `json:"disease" doc:"id of an infection table of the herbarium"`
 }
 
+type solveDaysIn struct {
+	LifeTable string             `json:"lifeTable"`
+	TempC     float64            `json:"tempC"`
+	Days      int                `json:"days" doc:"looked ahead, 1 to 400"`
+	Count     int                `json:"count" doc:"treatments, 1 to 6"`
+	GapMin    int                `json:"gapMinDays" doc:"the label's shortest gap"`
+	GapMax    int                `json:"gapMaxDays,omitempty" doc:"longest gap still of use; 0 for none"`
+	Earliest  int                `json:"earliest,omitempty" doc:"first day that may be"`
+	Shut      []int              `json:"shut,omitempty" doc:"days on which nothing may be put on"`
+	Kills     map[string]float64 `json:"kills"`
+	Reaches   float64            `json:"reaches,omitempty" doc:"share of the plant that is hit; a home sprayer's when left out"`
+	HalfLife  float64            `json:"halfLifeDays,omitempty"`
+	Rhythms   [][]int            `json:"rhythms,omitempty" doc:"days others would take; the answer is never worse than one that keeps the limits"`
+}
+
 type sprayHoursIn struct {
 	hoursIn
 	Needs sprayday.Needs `json:"needs"`
@@ -151,6 +166,17 @@ func init() {
 			return nil, err
 		}
 		return sprayday.Judge(in.Hours, in.Needs, in.Lat, in.Lon), nil
+	})
+	add("solve-days", "days of so many treatments that leave the fewest pest-days, inside the label's gaps", `{"lifeTable":"two-spotted-mite","tempC":22,"days":28,"count":3,"gapMinDays":4,"gapMaxDays":10,"shut":[8],"kills":{"young":0.9,"adult":0.8}}`, func(b *knowledge.Base, in solveDaysIn) (lifecycle.Solved, error) {
+		lt, err := table(b, in.LifeTable)
+		if err != nil {
+			return lifecycle.Solved{}, err
+		}
+		reach := in.Reaches
+		if reach == 0 {
+			reach = lifecycle.HomeReach
+		}
+		return lifecycle.Solve(lifecycle.SolveRequest{Colony: lifecycle.Colony{Table: lt, Temps: []float64{in.TempC}, Days: in.Days}, Treatment: lifecycle.Treatment{Kills: in.Kills, Reaches: reach, HalfLife: in.HalfLife}, Count: in.Count, GapMin: in.GapMin, GapMax: in.GapMax, Earliest: in.Earliest, Shut: in.Shut, Rhythms: in.Rhythms})
 	})
 	add("simulate", "a colony through its treatments at a steady temperature, numbers as a share of today's", `{"lifeTable":"two-spotted-mite","tempC":22,"days":28,"on":[0,6,12],"kills":{"young":0.9,"adult":0.8}}`, func(b *knowledge.Base, in simulateIn) (lifecycle.Course, error) {
 		lt, err := table(b, in.LifeTable)

@@ -20,19 +20,39 @@ func Dated(s casefile.Sheet) bool {
 
 // Of writes the days of a sheet as an iCalendar (RFC 5545): whole days, each with what
 // is done, how much of it, the hour, and what to mind. A day kept in a calendar keeps
-// its identity, so that the same file taken in again moves no day twice. Stamp is when
-// it is written.
+// its identity, so that the same file taken in again moves no day twice, and a day the
+// weather moved moves there too. Stamp is when it is written.
 func Of(s casefile.Sheet, stamp time.Time) (string, error) {
+	return write(fmt.Sprintf("%s, %s", s.Plant, s.Number), stamp, []casefile.Sheet{s}, false)
+}
+
+// Many writes the days of many sheets as one calendar, under a name of its own. The desk's
+// own calendar speaks of its work, a grower's of theirs.
+func Many(name string, forDesk bool, sheets []casefile.Sheet, stamp time.Time) (string, error) {
+	return write(name, stamp, sheets, forDesk)
+}
+
+func write(name string, stamp time.Time, sheets []casefile.Sheet, forDesk bool) (string, error) {
 	c := ical.NewCalendarFor("Botanik")
 	c.SetMethod(ical.MethodPublish)
-	c.SetName(fmt.Sprintf("%s, %s", s.Plant, s.Number))
-	add := func(kind, on, title, text string) error {
+	c.SetName(name)
+	for _, s := range sheets {
+		if err := put(c, s, stamp, forDesk); err != nil {
+			return "", err
+		}
+	}
+	return c.Serialize(), nil
+}
+
+// put writes the days of one sheet.
+func put(c *ical.Calendar, s casefile.Sheet, stamp time.Time, forDesk bool) error {
+	add := func(kind, on, first, title, text string) error {
 		day, err := civil.Parse(on)
 		if err != nil {
 			return fmt.Errorf("day %q of sheet %s: %w", on, s.Number, err)
 		}
 		at := day.Midnight(time.UTC)
-		e := c.AddEvent(fmt.Sprintf("%s-%s-%s@botanik", s.Number, kind, on))
+		e := c.AddEvent(fmt.Sprintf("%s-%s-%s@botanik", s.Number, kind, first))
 		e.SetDtStampTime(stamp)
 		e.SetAllDayStartAt(at)
 		e.SetAllDayEndAt(at.AddDate(0, 0, 1))
@@ -44,26 +64,43 @@ func Of(s casefile.Sheet, stamp time.Time) (string, error) {
 		a.SetTrigger("PT8H") // at eight that morning
 		return nil
 	}
+	whose := s.Plant
+	if forDesk {
+		whose = s.Number + ", " + s.Plant
+	}
 	for i, d := range s.Table {
 		if d.On == "" {
 			continue
 		}
 		lines := []string{}
-		for _, l := range []string{d.Much, s.Hour, minded(s, d.What), "The label on the bottle and local law come first. " + s.Desk + orNothing(", ", s.Reach) + "."} {
+		for _, l := range []string{d.Day + ".", d.Much, s.Hour, minded(s, d.What), "The label on the bottle and local law come first. " + s.Desk + orNothing(", ", s.Reach) + "."} {
 			if l != "" {
 				lines = append(lines, l)
 			}
 		}
-		if err := add(fmt.Sprint("do", i+1), d.On, fmt.Sprintf("%s: %s", strings.TrimSuffix(d.What, "."), s.Plant), strings.Join(lines, "\n")); err != nil {
-			return "", err
+		first := d.On
+		if d.First != "" {
+			first = d.First
+		}
+		if err := add(fmt.Sprint("do", i+1), d.On, first, fmt.Sprintf("%s: %s", strings.TrimSuffix(d.What, "."), whose), strings.Join(lines, "\n")); err != nil {
+			return err
 		}
 	}
-	if s.AskDay != "" {
-		if err := add("ask", s.AskDay, fmt.Sprintf("%s: tell the desk how it went", s.Plant), strings.TrimSpace(s.Bring+" "+s.Desk+orNothing(", ", s.Reach)+".")); err != nil {
-			return "", err
+	for i, x := range s.Beside {
+		for n, on := range x.On {
+			if err := add(fmt.Sprintf("with%d-%d", i+1, n+1), on, on, fmt.Sprintf("%s: %s", x.What, whose), strings.TrimSpace(x.Why+" "+minded(s, x.What))); err != nil {
+				return err
+			}
 		}
 	}
-	return c.Serialize(), nil
+	if s.AskDay == "" {
+		return nil
+	}
+	title, text := s.Plant+": tell the desk how it went", strings.TrimSpace(s.Bring+" "+s.Desk+orNothing(", ", s.Reach)+".")
+	if forDesk {
+		title, text = "Ask how it went: "+whose, s.Title+". "+s.Bring
+	}
+	return add("ask", s.AskDay, s.AskDay, title, text)
 }
 
 // minded is what to mind of the thing done.

@@ -120,6 +120,25 @@ type Days struct {
 	Notes []string `json:"notes"`
 	Test  string   `json:"test,omitempty" doc:"day of the patch test, YYYY-MM-DD; empty when none is due"`
 	By    string   `json:"by"`
+
+	Beside []BesideDays `json:"beside,omitempty" doc:"what else was chosen, laid around the sprays"`
+	Moved  []MovedDay   `json:"moved,omitempty" doc:"days the weather moved after they were handed over"`
+}
+
+// BesideDays is the days of one thing done beside the sprays, YYYY-MM-DD.
+type BesideDays struct {
+	Remedy string   `json:"remedy"`
+	Name   string   `json:"name"`
+	On     []string `json:"on"`
+	Why    string   `json:"why"`
+}
+
+// MovedDay is a day that was put elsewhere, YYYY-MM-DD.
+type MovedDay struct {
+	From string    `json:"from"`
+	To   string    `json:"to"`
+	Why  string    `json:"why"`
+	At   time.Time `json:"at"`
 }
 
 // Handover is the page given to the grower.

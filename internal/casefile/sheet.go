@@ -27,6 +27,16 @@ type SheetDay struct {
 	What string `json:"what"`
 	Much string `json:"much,omitempty"`
 	On   string `json:"on,omitempty" doc:"the day, YYYY-MM-DD"`
+
+	First string `json:"first,omitempty" doc:"the day it was first meant for, where the weather moved it"`
+}
+
+// SheetWith is one thing done beside the sprays.
+type SheetWith struct {
+	What string   `json:"what"`
+	Days []string `json:"days" doc:"as they are read"`
+	On   []string `json:"on" doc:"the days, YYYY-MM-DD"`
+	Why  string   `json:"why"`
 }
 
 // Sheet is the one page a grower takes home, in plain words. It carries no
@@ -54,6 +64,7 @@ type Sheet struct {
 	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
 	Days     []string    `json:"days"`
 	Table    []SheetDay  `json:"table,omitempty" doc:"day by day what is done and how much of it"`
+	Beside   []SheetWith `json:"beside,omitempty" doc:"what is done beside it, and on which days"`
 	NotUntil string      `json:"notUntil,omitempty" doc:"before which day nothing of it is picked"`
 	Hour     string      `json:"hour,omitempty"`
 	MustNot  []string    `json:"mustNot"`
@@ -64,6 +75,7 @@ type Sheet struct {
 	AskOn    string      `json:"askOn,omitempty"`
 	AskDay   string      `json:"askDay,omitempty" doc:"the same, YYYY-MM-DD"`
 	Advisor  string      `json:"advisor"`
+	Moved    []string    `json:"moved,omitempty" doc:"days that were moved since it was handed over, each with its reason"`
 	Again    string      `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
 	Handed   bool        `json:"handed"`
 	Token    string      `json:"token,omitempty"`

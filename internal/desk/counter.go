@@ -174,6 +174,13 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 	if why := s.Weather.Trouble(); why != "" {
 		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + "; simulated hours stand in its place. Look outside before anything is sprayed."})
 	}
+	moved, err := s.movedToday(ctx, m)
+	if err != nil {
+		return err
+	}
+	for _, x := range moved {
+		out.Notices = append(out.Notices, Notice{"moved", fmt.Sprintf("The weather moved a treatment of %s, %s.", x.Number, x.Plant), strings.TrimPrefix(x.Text, "days moved: ") + " Its page says so; call who may not have read it.", x.CaseID})
+	}
 	if err := s.wetAhead(m, out); err != nil {
 		return err
 	}

@@ -50,6 +50,7 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
+	days.Beside = s.beside(m, &c, days)
 	req, _, err := s.repeatRequest(m, &c)
 	if err != nil {
 		return DaysPlan{}, err
@@ -64,7 +65,15 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 		return casefile.Days{}, err
 	}
 	if len(in.On) > 0 {
-		return byHand(req, in.On)
+		out, err := byHand(req, in.On)
+		if err != nil {
+			return out, err
+		}
+		fits, err := s.fits(m, c, s.repeated(c))
+		if err == nil && fits != nil {
+			out.Notes = append(out.Notes, warned(out.Planned(), fits)...)
+		}
+		return out, err
 	}
 	if in.Start != "" {
 		start, err := civil.Parse(in.Start)
@@ -117,10 +126,29 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 			out.Notes = append(out.Notes, fmt.Sprintf("By the weather known here it moves again from about %s: look then.", on.Short()))
 		}
 	}
-	for _, d := range sched.Days {
+	fit, moved, err := s.fitted(m, c, sched.Days, req, in.Start != "")
+	if err != nil {
+		return casefile.Days{}, err
+	}
+	out.Notes = append(out.Notes, moved...)
+	for _, d := range fit {
 		out.On = append(out.On, d.String())
 	}
+	out.Start = out.On[0]
 	return out, nil
+}
+
+// beside is what else was chosen, around the days of what is sprayed.
+func (s *Service) beside(m house.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
+	var out []casefile.BesideDays
+	for _, x := range remedy.Around(s.Base(), m.Rules, s.repeated(c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
+		b := casefile.BesideDays{Remedy: x.Remedy, Name: x.Name, Why: x.Why, On: []string{}}
+		for _, d := range x.On {
+			b.On = append(b.On, d.String())
+		}
+		out = append(out, b)
+	}
+	return out
 }
 
 // Weeks looked ahead for the warmth in which a pest moves again, and the days of a
@@ -280,7 +308,7 @@ func (s *Service) keepDays(m house.Moment, c *Case, who Person, in DaysInput) (s
 	if err != nil {
 		return "", err
 	}
-	d.By = who.Name
+	d.By, d.Beside = who.Name, s.beside(m, c, d)
 	c.Now().Days = &d
 	if len(d.On) == 1 {
 		return "to be done once, on " + spokenDay(d.Start, m.Today), nil

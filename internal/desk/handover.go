@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
@@ -123,8 +124,17 @@ func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 			continue
 		}
 		on := []string{m.Today.String()}
+		if r.Handover != nil {
+			on[0] = civil.Of(r.Handover.At, m.Clock).String()
+		}
 		if r.Days != nil && k == s.repeated(c) {
 			on = r.Days.On
+		} else if r.Days != nil {
+			for _, x := range r.Days.Beside {
+				if x.Remedy == id {
+					on = x.On
+				}
+			}
 		}
 		for _, d := range on {
 			out = append(out, casefile.Treated{What: k.Name, Remedy: id, On: d})

@@ -60,6 +60,7 @@ func TestDaysToPickingAreTheDesksOwn(t *testing.T) {
 func TestADeskInTheSouthAndAcrossTheDateLineKeepsItsMonth(t *testing.T) {
 	b := open(t)
 	b.at("Pacific/Kiritimati", time.Date(2026, 7, 31, 12, 0, 0, 0, time.UTC)) // already August there
+	b.Weather.StandIn = &sky{}
 	b.known(bean, "two-spotted-mite")
 	b.keep(b.SetTreatment(context.Background(), b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
 	d, err := b.PlanDays(context.Background(), b.v.ID, desk.DaysInput{})

@@ -333,6 +333,7 @@ func TestNothingRefusedReachesAHandOver(t *testing.T) {
 // in an hour that has gone by; the page says both, with the wait before picking.
 func TestTheFirstDayWaitsForThePatchTestAndTheHour(t *testing.T) {
 	b := open(t)
+	b.Weather.StandIn = &sky{}
 	ctx := context.Background()
 	pick := 30
 	in := bean

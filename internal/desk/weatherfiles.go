@@ -86,6 +86,9 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 	if err := s.Store.AddWeather(ctx, f, hours); err != nil {
 		return nil, err
 	}
+	if _, err := s.TurnOfWeather(ctx); err != nil {
+		return nil, err
+	}
 	return s.WeatherFiles(ctx)
 }
 

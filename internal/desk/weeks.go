@@ -117,7 +117,7 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 		return w, err
 	}
 	w.SoilWith = s.soilWith(c, w.Course.Soil)
-	w.Rhythms, err = s.rhythms(m, colony, r, days, req)
+	w.Rhythms, err = s.rhythms(m, c, colony, r, days, req)
 	return w, err
 }
 
@@ -154,7 +154,7 @@ func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Trea
 
 // rhythms is what every answer to how often would leave, the days worked out one by one,
 // and those in hand; what a label does not allow is left out.
-func (s *Service) rhythms(m house.Moment, colony lifecycle.Colony, r *knowledge.Remedy, days casefile.Days, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
+func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *knowledge.Remedy, days casefile.Days, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
 	out := []RhythmWeeks{}
 	alone, err := lifecycle.Simulate(colony)
 	if err != nil || alone.PestDays <= 0 {
@@ -205,6 +205,15 @@ func (s *Service) rhythms(m house.Moment, colony lifecycle.Colony, r *knowledge.
 		}
 	}
 	solve := lifecycle.SolveRequest{Colony: colony, Treatment: treatment(r), Count: len(set), GapMin: max(1, req.GapMin), Earliest: set[0].Sub(m.Today), Shut: s.shut(m, req, colony.Days), Rhythms: offsets}
+	fits, err := s.fits(m, c, r)
+	if err != nil {
+		return nil, err
+	}
+	for i := range fitDays {
+		if f := m.Today.Add(i); fits != nil && fits(f).Known && !fits(f).Good {
+			solve.Shut = append(solve.Shut, i)
+		}
+	}
 	if len(set) <= 6 {
 		if best, err := lifecycle.Solve(solve); err == nil {
 			plan := []civil.Day{}

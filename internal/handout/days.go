@@ -35,6 +35,15 @@ func (w *writer) days(k *knowledge.Cause) {
 		}
 		much = strings.Join(lines, "; ")
 	}
+	for _, x := range d.Beside {
+		with := casefile.SheetWith{What: x.Name, Days: []string{}, On: x.On, Why: x.Why}
+		for _, on := range x.On {
+			if day, err := civil.Parse(on); err == nil {
+				with.Days = append(with.Days, day.Brief())
+			}
+		}
+		w.out.Beside = append(w.out.Beside, with)
+	}
 	last := ""
 	for i, on := range d.On {
 		if i == 1 && much != "" {

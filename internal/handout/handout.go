@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"math"
+	"slices"
 	"strings"
 
 	"botanik/core/civil"
@@ -144,6 +145,9 @@ func (w *writer) treatment(k *knowledge.Cause) {
 			step := w.stepFor(k, id)
 			if r := w.b.Remedy(id); r != nil && (w.r.Days == nil || r != onDays) {
 				step.Hour, step.Again = remedy.HourOf(w.b, k, r, w.sit), remedy.RhythmOf(r, w.m.Rules)
+				if w.r.Days != nil && slices.ContainsFunc(w.r.Days.Beside, func(x casefile.BesideDays) bool { return x.Remedy == id }) {
+					step.Again = "" // its days stand with the others
+				}
 			}
 			if id == knowledge.LeaveIt {
 				step.When = w.waiting()

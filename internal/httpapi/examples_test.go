@@ -62,6 +62,17 @@ func TestExamples(t *testing.T) {
 	cal := map[string]any{"microscope": "bench compound", "objective": "40x", "readings": []any{map[string]any{"divisions": 98, "micrometres": 245}}}
 	keep("calibrate", cal, o.call("PUT", "/api/v1/scope/calibrations", cal, "If-Match", `"0"`), 200)
 	read("spray-days", "/api/v1/spray-days?remedy=soap")
+	read("lately", "/api/v1/spray-days/lately")
+	read("since-spray", "/api/v1/spray-days/since?remedy=copper&on="+c.d.Now().AddDate(0, 0, -9).Format("2006-01-02"))
+	ask("winter", "/api/v1/spray-days/winter", map[string]any{"host": "peach", "causes": []any{"peach-leaf-curl"}, "badYear": true})
+	hours := map[string]any{"name": "roof.csv", "text": "time,temp_c,humidity,wind_ms,rain_mm\n2026-07-11 13:00,18.5,70,2,0\n2026-07-11 14:00,19,65,3,0.4\n", "mapping": map[string]any{"units": map[string]any{"wind": "m/s"}}}
+	ask("read-weather", "/api/v1/weather/read", hours)
+	brought := ask("keep-weather", "/api/v1/weather/files", hours)
+	read("weather-files", "/api/v1/weather/files")
+	keep("drop-weather", nil, o.call("DELETE", "/api/v1/weather/files/"+firstID(t, brought.Raw), nil), 200)
+	mine := ask("open-feed", "/api/v1/calendars", map[string]any{})
+	read("feeds", "/api/v1/calendars")
+	keep("end-feed", nil, o.call("DELETE", "/api/v1/calendars/"+mine.Body["token"].(string), nil), 200)
 	ask("blend", "/api/v1/blend", map[string]any{"remedy": "soap", "use": "middle", "volume": "1 L", "spoons": "metric"})
 	ask("place", "/api/v1/place", map[string]any{"remedy": "iron-bait", "area": "3 m2"})
 	ask("need", "/api/v1/need", map[string]any{"plants": []any{map[string]any{"count": 2, "heightCm": 80, "widthCm": 60, "leaf": "dense"}}})
@@ -173,4 +184,15 @@ func shortened(key string, v any) any {
 		}
 	}
 	return v
+}
+
+// firstID of a list of things that have one.
+func firstID(t *testing.T, raw string) string {
+	t.Helper()
+	var list []struct {
+		ID string `json:"id"`
+	}
+	require.NoError(t, json.Unmarshal([]byte(raw), &list))
+	require.NotEmpty(t, list)
+	return list[0].ID
 }

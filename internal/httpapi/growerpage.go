@@ -58,11 +58,36 @@ func (s *Server) growerDays(c fiber.Ctx) error {
 		s.log.Error("unexpected", "err", err)
 		return fiber.ErrServiceUnavailable
 	}
-	c.Set("Content-Type", "text/calendar; charset=utf-8")
 	c.Set("Content-Disposition", `attachment; filename="plant-days-`+sheet.Number+`.ics"`)
+	return sendCalendar(c, text)
+}
+
+func sendCalendar(c fiber.Ctx, text string) error {
+	c.Set("Content-Type", "text/calendar; charset=utf-8")
 	c.Set("Cache-Control", "no-store")
 	c.Set("X-Robots-Tag", "noindex")
 	return c.SendString(text)
+}
+
+// calendarFeed answers a private address with the days of the desk or of one grower.
+func (s *Server) calendarFeed(c fiber.Ctx) error {
+	token, ok := strings.CutSuffix(c.Params("file"), ".ics")
+	if !ok {
+		return fiber.ErrNotFound
+	}
+	name, forDesk, sheets, err := s.desk.FeedSheets(c.Context(), token)
+	if errors.Is(err, desk.ErrNotFound) {
+		return fiber.ErrNotFound
+	}
+	text := ""
+	if err == nil {
+		text, err = calendar.Many(name, forDesk, sheets, s.desk.Now())
+	}
+	if err != nil {
+		s.log.Error("unexpected", "err", err)
+		return fiber.ErrServiceUnavailable
+	}
+	return sendCalendar(c, text)
 }
 
 // drawing answers the plate of a cause as a picture, drawn when the page was built, for

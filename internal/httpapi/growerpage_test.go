@@ -56,6 +56,25 @@ func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
 	theCalendar(t, c.call("GET", "/p/"+token+"/days.ics", nil), append(days, ask))
 	assert.Contains(t, p.Raw, "/p/"+token+"/days.ics")
 	assert.Equal(t, 404, c.call("GET", "/p/"+strings.Repeat("x", 32)+"/days.ics", nil).Status)
+	// The desk's own calendar and the grower's, by private addresses that end.
+	for _, grower := range []string{"", in["grower"].(string)} {
+		f := a.call("POST", "/api/v1/calendars", map[string]any{"grower": grower})
+		require.Equal(t, 200, f.Status, f.Raw)
+		path := f.Body["path"].(string)
+		got := c.call("GET", path, nil)
+		if grower != "" {
+			theCalendar(t, got, append(slices.Clone(days), ask))
+		} else {
+			for _, day := range append(slices.Clone(days), ask) {
+				assert.Contains(t, got.Raw, "DTSTART;VALUE=DATE:"+strings.ReplaceAll(day, "-", ""))
+			}
+			assert.NotContains(t, got.Raw, "Ilse", "over many a shoulder")
+		}
+		assert.Equal(t, 200, a.call("DELETE", "/api/v1/calendars/"+f.Body["token"].(string), nil).Status)
+		assert.Equal(t, 404, c.call("GET", path, nil).Status)
+	}
+	assert.Equal(t, 403, c.signIn("wren").call("POST", "/api/v1/calendars", map[string]any{}).Status)
+	assert.Equal(t, 422, a.call("POST", "/api/v1/calendars", map[string]any{"grower": "Nobody At All"}).Status)
 	n := 0
 	var said func(x any)
 	said = func(x any) {

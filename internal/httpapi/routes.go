@@ -163,7 +163,7 @@ type CauseName struct {
 	Tolerable  string         `json:"tolerable"`
 	Unit       string         `json:"unit"`
 	MayTreat   bool           `json:"mayTreat" doc:"a regulated cause the house may say need not be reported here"`
-	Winter     bool     `json:"winter,omitempty" doc:"the book has a winter spray against it"`
+	Winter     bool           `json:"winter,omitempty" doc:"the book has a winter spray against it"`
 }
 
 func (s *Server) vocabulary() Vocabulary {

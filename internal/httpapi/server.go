@@ -79,6 +79,7 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 	s.App.Get("/healthz", s.healthz)
 	s.App.Get("/p/:token", s.growerPage)
 	s.App.Get("/p/:token/days.ics", s.growerDays)
+	s.App.Get("/c/:file", s.calendarFeed)
 	s.App.Get("/drawings/:cause", s.drawing)
 	s.API = humafiber.New(s.App, apiConfig())
 	s.routes()

@@ -48,12 +48,27 @@ func (s *Server) weatherRoutes() {
 		return s.desk.Lately(ctx)
 	})
 	get(s, "since-spray", "spray days", "/spray-days/since", "What is left of something that protects, and when it may be put on again", func(ctx context.Context, in *struct {
-		Remedy string `query:"remedy" required:"true" maxLength:"60"`
+		Remedy string `query:"remedy" required:"true" maxLength:"60" doc:"id of one that protects leaves: copper, sulfur"`
 		On     string `query:"on" required:"true" maxLength:"10" doc:"the day it was put on, YYYY-MM-DD"`
 	}) (sprayday.Since, error) {
 		return s.desk.Since(ctx, in.Remedy, in.On)
 	})
 	ask(s, "winter", "spray days", "/spray-days/winter", "A dormant programme: whether last year deserves one, tasks, sprays and their days", func(ctx context.Context, in *struct{ Body desk.WinterAsk }) (remedy.WinterPlan, error) {
 		return s.desk.Winter(ctx, in.Body)
+	})
+	get(s, "feeds", "calendar", "/calendars", "Private addresses of calendars that are open", func(ctx context.Context, _ *none) ([]desk.Feed, error) {
+		return s.desk.Feeds(ctx, who(ctx))
+	})
+	ask(s, "open-feed", "calendar", "/calendars", "Open a private address of a calendar: the desk's, or one grower's", func(ctx context.Context, in *struct {
+		Body struct {
+			Grower string `json:"grower,omitempty" maxLength:"120" doc:"as it stands on their cases; the desk's calendar when left out"`
+		}
+	}) (desk.Feed, error) {
+		return s.desk.OpenFeed(ctx, who(ctx), in.Body.Grower)
+	})
+	register(s, s.asking(), http.MethodDelete, "end-feed", "calendar", "/calendars/{token}", "End a private address", func(ctx context.Context, in *struct {
+		Token string `path:"token" maxLength:"60"`
+	}) ([]desk.Feed, error) {
+		return s.desk.EndFeed(ctx, who(ctx), in.Token)
 	})
 }

@@ -30,3 +30,6 @@ CREATE TABLE calendar_feed (
   at TEXT NOT NULL,
   ended_at TEXT NOT NULL DEFAULT ''
 ) STRICT;
+
+-- What the weather moved is asked for every day.
+CREATE INDEX event_weather ON case_event (at) WHERE kind = 'weather';

@@ -44,6 +44,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/calendars": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Private addresses of calendars that are open
+         * @description Private addresses of calendars that are open. Needs a session.
+         */
+        get: operations["feeds"];
+        put?: never;
+        /**
+         * Open a private address of a calendar: the desk's, or one grower's
+         * @description Open a private address of a calendar: the desk's, or one grower's. Needs a session and its token.
+         */
+        post: operations["open-feed"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/calendars/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * End a private address
+         * @description End a private address. Needs a session and its token.
+         */
+        delete: operations["end-feed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases": {
         parameters: {
             query?: never;
@@ -1443,6 +1487,12 @@ export interface components {
             /** @description low, middle, top or a rate */
             use?: string;
         };
+        BesideDays: {
+            name: string;
+            on: string[];
+            remedy: string;
+            why: string;
+        };
         Borne: {
             /**
              * Format: double
@@ -1755,9 +1805,13 @@ export interface components {
             name: string;
         };
         Days: {
+            /** @description what else was chosen, laid around the sprays */
+            beside?: components["schemas"]["BesideDays"][];
             by: string;
             /** Format: int64 */
             gapDays: number;
+            /** @description days the weather moved after they were handed over */
+            moved?: components["schemas"]["MovedDay"][];
             notes: string[];
             on: string[];
             start: string;
@@ -1788,9 +1842,13 @@ export interface components {
             start?: string;
         };
         DaysPlan: {
+            /** @description what else was chosen, laid around the sprays */
+            beside?: components["schemas"]["BesideDays"][];
             by: string;
             /** Format: int64 */
             gapDays: number;
+            /** @description days the weather moved after they were handed over */
+            moved?: components["schemas"]["MovedDay"][];
             notes: string[];
             on: string[];
             start: string;
@@ -1926,6 +1984,16 @@ export interface components {
             said: string;
             /** @description by the grower, not seen */
             told: boolean;
+        };
+        Feed: {
+            /** Format: date-time */
+            at: string;
+            /** @description whose; the desk's where nobody is named */
+            grower?: string;
+            /** @description on this desk's own address */
+            path: string;
+            token: string;
+            who: string;
         };
         FillStep: {
             adds: string;
@@ -2543,6 +2611,13 @@ export interface components {
             volume: string;
             with?: components["schemas"]["Beside"][];
         };
+        MovedDay: {
+            /** Format: date-time */
+            at: string;
+            from: string;
+            to: string;
+            why: string;
+        };
         MustLook: {
             finding?: string;
             name: string;
@@ -2664,6 +2739,10 @@ export interface components {
             /** @description the cause's own condition, in words */
             when?: string;
             worth?: string;
+        };
+        "Open-feedRequest": {
+            /** @description as it stands on their cases; the desk's calendar when left out */
+            grower?: string;
         };
         Option: {
             /** @description what the program does under it, in one plain sentence */
@@ -3450,6 +3529,8 @@ export interface components {
             /** @description the same, YYYY-MM-DD */
             askDay?: string;
             askOn?: string;
+            /** @description what is done beside it, and on which days */
+            beside?: components["schemas"]["SheetWith"][];
             /** @description what to bring or say when it is asked how it went */
             bring?: string;
             date: string;
@@ -3465,6 +3546,8 @@ export interface components {
             hour?: string;
             lookFor: string[];
             mix?: components["schemas"]["SheetMix"];
+            /** @description days that were moved since it was handed over, each with its reason */
+            moved?: string[];
             mustNot: string[];
             /** @description so that it does not come back: what only prevents */
             next?: string[];
@@ -3489,6 +3572,8 @@ export interface components {
         };
         SheetDay: {
             day: string;
+            /** @description the day it was first meant for, where the weather moved it */
+            first?: string;
             much?: string;
             /** @description the day, YYYY-MM-DD */
             on?: string;
@@ -3513,6 +3598,14 @@ export interface components {
             wear: string[];
             /** @description on what condition it is done */
             when?: string;
+        };
+        SheetWith: {
+            /** @description as they are read */
+            days: string[];
+            /** @description the days, YYYY-MM-DD */
+            on: string[];
+            what: string;
+            why: string;
         };
         Sign: {
             finding: string;
@@ -4386,6 +4479,117 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    feeds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "path": "/c/FoXhgx8N5cxec6YApJd2c5h0ud6W9fU_.ics",
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Feed"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "open-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /** @example {} */
+                "application/json": components["schemas"]["Open-feedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "at": "2026-07-11T13:00:00Z",
+                     *       "path": "/c/FoXhgx8N5cxec6YApJd2c5h0ud6W9fU_.ics",
+                     *       "token": "k3Jt0Vq-example-of-a-token",
+                     *       "who": "Odile"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Feed"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "end-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["Feed"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     "list-cases": {
         parameters: {
             query?: {
@@ -4429,7 +4633,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBLRDM5NTRRWDczRkg2NjdG"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAwNjFOR1NHTjczVkgzMEVa"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -4508,7 +4712,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -4521,20 +4725,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4546,7 +4750,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -4555,11 +4759,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -4856,23 +5060,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -4900,11 +5104,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5161,6 +5365,18 @@ export interface operations {
                      *           "amounts": [],
                      *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
@@ -5268,23 +5484,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5312,11 +5528,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5408,6 +5624,16 @@ export interface operations {
                      *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
+                     *         "beside": [
+                     *           {
+                     *             "name": "Hose it off",
+                     *             "on": [
+                     *               "2026-07-11"
+                     *             ],
+                     *             "remedy": "hose-off",
+                     *             "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *           }
+                     *         ],
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
@@ -5565,23 +5791,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5609,11 +5835,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5929,6 +6155,16 @@ export interface operations {
                      *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
+                     *         "beside": [
+                     *           {
+                     *             "name": "Hose it off",
+                     *             "on": [
+                     *               "2026-07-11"
+                     *             ],
+                     *             "remedy": "hose-off",
+                     *             "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *           }
+                     *         ],
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
@@ -6099,6 +6335,18 @@ export interface operations {
                      *           "amounts": [],
                      *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
@@ -6206,23 +6454,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6250,11 +6498,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6357,6 +6605,16 @@ export interface operations {
                      *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
+                     *         "beside": [
+                     *           {
+                     *             "name": "Hose it off",
+                     *             "on": [
+                     *               "2026-07-11"
+                     *             ],
+                     *             "remedy": "hose-off",
+                     *             "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *           }
+                     *         ],
                      *         "by": "Odile",
                      *         "gapDays": 7,
                      *         "notes": [
@@ -6499,6 +6757,18 @@ export interface operations {
                      *           "amounts": [],
                      *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
@@ -6784,7 +7054,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6797,20 +7067,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6822,7 +7092,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -6831,11 +7101,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7475,23 +7745,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7519,11 +7789,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7992,23 +8262,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8036,11 +8306,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8187,6 +8457,16 @@ export interface operations {
                 content: {
                     /**
                      * @example {
+                     *       "beside": [
+                     *         {
+                     *           "name": "Hose it off",
+                     *           "on": [
+                     *             "2026-07-11"
+                     *           ],
+                     *           "remedy": "hose-off",
+                     *           "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *         }
+                     *       ],
                      *       "by": "",
                      *       "gapDays": 7,
                      *       "notes": [
@@ -8568,6 +8848,18 @@ export interface operations {
                      *           "amounts": [],
                      *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
@@ -8865,23 +9157,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8909,11 +9201,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9069,6 +9361,18 @@ export interface operations {
                      *           "amounts": [],
                      *           "askDay": "2026-07-27",
                      *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
                      *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *           "date": "Saturday 11 July 2026",
                      *           "days": [
@@ -9418,23 +9722,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9462,11 +9766,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9547,6 +9851,18 @@ export interface operations {
                      *         "The product label and local law come first; where they differ from this advice, they win."
                      *       ],
                      *       "amounts": [],
+                     *       "beside": [
+                     *         {
+                     *           "days": [
+                     *             "Sat 11 Jul"
+                     *           ],
+                     *           "on": [
+                     *             "2026-07-11"
+                     *           ],
+                     *           "what": "Hose it off",
+                     *           "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *         }
+                     *       ],
                      *       "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
@@ -9919,23 +10235,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9963,11 +10279,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10807,6 +11123,18 @@ export interface operations {
                      *       "amounts": [],
                      *       "askDay": "2026-07-27",
                      *       "askOn": "Monday 27 July",
+                     *       "beside": [
+                     *         {
+                     *           "days": [
+                     *             "Sat 11 Jul"
+                     *           ],
+                     *           "on": [
+                     *             "2026-07-11"
+                     *           ],
+                     *           "what": "Hose it off",
+                     *           "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *         }
+                     *       ],
                      *       "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
                      *       "date": "Saturday 11 July 2026",
                      *       "days": [
@@ -12133,6 +12461,39 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "days": 14,
+                     *       "events": [
+                     *         {
+                     *           "disease": "apple-scab",
+                     *           "name": "Apple and pear scab",
+                     *           "neededHours": 7.5,
+                     *           "spell": {
+                     *             "from": "2026-07-10T23:00:00Z",
+                     *             "hours": 11,
+                     *             "meanC": 13.02727272727273,
+                     *             "to": "2026-07-11T10:00:00Z"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "from": "simulated forecast",
+                     *       "out": [],
+                     *       "pressure": [
+                     *         {
+                     *           "days": [
+                     *             0
+                     *           ],
+                     *           "id": "mites",
+                     *           "index": 0,
+                     *           "name": "Spider mites",
+                     *           "why": "0 of 14 days had four hours and more above 26 °C in air below 55 in 100.",
+                     *           "word": "low"
+                     *         }
+                     *       ],
+                     *       "rainMm": 12.2
+                     *     }
+                     */
                     "application/json": components["schemas"]["Lately"];
                 };
             };
@@ -12147,6 +12508,7 @@ export interface operations {
     "since-spray": {
         parameters: {
             query: {
+                /** @description id of one that protects leaves: copper, sulfur */
                 remedy: string;
                 /** @description the day it was put on, YYYY-MM-DD */
                 on: string;
@@ -12163,6 +12525,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "again": "2026-07-16",
+                     *       "days": 9,
+                     *       "known": 0.9537037037037037,
+                     *       "left": 0.35,
+                     *       "may": false,
+                     *       "on": "2026-07-02",
+                     *       "rainMm": 5.5,
+                     *       "says": "It is thin by now: before a wet spell it wants renewing. Not again before 16 July: 14 days after the last.",
+                     *       "word": "thin"
+                     *     }
+                     */
                     "application/json": components["schemas"]["Since"];
                 };
             };
@@ -12183,6 +12558,15 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "badYear": true,
+                 *       "causes": [
+                 *         "peach-leaf-curl"
+                 *       ],
+                 *       "host": "peach"
+                 *     }
+                 */
                 "application/json": components["schemas"]["WinterAsk"];
             };
         };
@@ -12193,6 +12577,73 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "always": [
+                     *         "The product label and local law come first; where they differ from this advice, they win."
+                     *       ],
+                     *       "deserved": true,
+                     *       "materials": [
+                     *         {
+                     *           "against": [
+                     *             "Peach leaf curl"
+                     *           ],
+                     *           "chosen": true,
+                     *           "name": "Fixed copper",
+                     *           "reasons": [
+                     *             {
+                     *               "gate": "law",
+                     *               "status": "care",
+                     *               "text": "Local law restricts copper hydroxide or oxychloride (harbour by-law 12: not within five metres of water): read it first."
+                     *             }
+                     *           ],
+                     *           "remedy": "copper",
+                     *           "status": "care",
+                     *           "worth": "good"
+                     *         }
+                     *       ],
+                     *       "phase": "in leaf",
+                     *       "rules": [
+                     *         "Two of oil, lime sulfur and copper in one winter, never all three, never with soap."
+                     *       ],
+                     *       "source": "general horticultural texts for mild maritime climates, approximate; judgement",
+                     *       "sprays": [
+                     *         {
+                     *           "cautions": [
+                     *             "Strain what is lumpy through a cloth, or it blocks the nozzle."
+                     *           ],
+                     *           "from": "2026-11-01",
+                     *           "lookOn": "2026-11-01",
+                     *           "name": "Fixed copper",
+                     *           "others": [],
+                     *           "remedy": "copper",
+                     *           "says": "The forecast does not reach so far: look again on 1 November.",
+                     *           "to": "2026-12-04",
+                     *           "wear": [
+                     *             "gloves"
+                     *           ],
+                     *           "when": "at leaf fall"
+                     *         }
+                     *       ],
+                     *       "tasks": [
+                     *         {
+                     *           "how": [
+                     *             "Keep rain off the leaves: a roof of clear film over the plant, a hand above it, open at the sides for bees and air."
+                     *           ],
+                     *           "name": "Keep the rain off"
+                     *         }
+                     *       ],
+                     *       "why": [
+                     *         "Last year was bad on this plant: a winter programme is worth its harm to the helpers on the bark."
+                     *       ],
+                     *       "winter": {
+                     *         "bare": "2026-11-20",
+                     *         "leafFall": "2026-11-01",
+                     *         "open": "2027-03-10",
+                     *         "swell": "2027-02-20"
+                     *       }
+                     *     }
+                     */
                     "application/json": components["schemas"]["WinterPlan"];
                 };
             };
@@ -12506,6 +12957,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "first": "2026-07-11T13:00:00+01:00",
+                     *         "hours": 2,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "last": "2026-07-11T14:00:00+01:00",
+                     *         "name": "roof.csv",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["WeatherFile"][];
                 };
             };
@@ -12526,6 +12990,17 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "mapping": {
+                 *         "units": {
+                 *           "wind": "m/s"
+                 *         }
+                 *       },
+                 *       "name": "roof.csv",
+                 *       "text": "time,temp_c,humidity,wind_ms,rain_mm\n2026-07-11 13:00,18.5,70,2,0\n2026-07-11 14:00,19,65,3,0.4\n"
+                 *     }
+                 */
                 "application/json": components["schemas"]["WeatherInput"];
             };
         };
@@ -12536,6 +13011,19 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "first": "2026-07-11T13:00:00+01:00",
+                     *         "hours": 2,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "last": "2026-07-11T14:00:00+01:00",
+                     *         "name": "roof.csv",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
                     "application/json": components["schemas"]["WeatherFile"][];
                 };
             };
@@ -12568,6 +13056,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /** @example [] */
                     "application/json": components["schemas"]["WeatherFile"][];
                 };
             };
@@ -12591,6 +13080,17 @@ export interface operations {
         };
         requestBody: {
             content: {
+                /**
+                 * @example {
+                 *       "mapping": {
+                 *         "units": {
+                 *           "wind": "m/s"
+                 *         }
+                 *       },
+                 *       "name": "roof.csv",
+                 *       "text": "time,temp_c,humidity,wind_ms,rain_mm\n2026-07-11 13:00,18.5,70,2,0\n2026-07-11 14:00,19,65,3,0.4\n"
+                 *     }
+                 */
                 "application/json": components["schemas"]["WeatherInput"];
             };
         };
@@ -12601,6 +13101,57 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
+                    /**
+                     * @example {
+                     *       "columns": [
+                     *         "time"
+                     *       ],
+                     *       "count": 2,
+                     *       "doubts": [],
+                     *       "first": "2026-07-11T13:00:00+01:00",
+                     *       "gaps": [],
+                     *       "last": "2026-07-11T14:00:00+01:00",
+                     *       "ranges": [
+                     *         {
+                     *           "high": 19,
+                     *           "low": 18.5,
+                     *           "mean": 18.75,
+                     *           "unit": "°C",
+                     *           "what": "temp"
+                     *         }
+                     *       ],
+                     *       "refused": 0,
+                     *       "rows": 2,
+                     *       "said": [
+                     *         "temp"
+                     *       ],
+                     *       "start": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00+01:00",
+                     *           "humidity": 70,
+                     *           "rainMm": 0,
+                     *           "tempC": 18.5,
+                     *           "windMs": 2
+                     *         }
+                     *       ],
+                     *       "used": {
+                     *         "columns": {
+                     *           "at": "time",
+                     *           "humidity": "humidity",
+                     *           "rain": "rain_mm",
+                     *           "temp": "temp_c",
+                     *           "wind": "wind_ms"
+                     *         },
+                     *         "units": {
+                     *           "humidity": "%",
+                     *           "rain": "mm",
+                     *           "temp": "°C",
+                     *           "wind": "m/s"
+                     *         }
+                     *       },
+                     *       "why": []
+                     *     }
+                     */
                     "application/json": components["schemas"]["WeatherReading"];
                 };
             };

@@ -5,7 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
-import { Chips, daysBetween, Trouble, weekday } from '../ui/bits';
+import { Chips, daysBetween, shortDay, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
@@ -91,6 +91,11 @@ export function DaysStep({ view }: { view: View }) {
                 </div>
               ))}
             </div>
+            {plan.data?.beside?.map((x) => (
+              <p key={x.remedy} data-beside={x.remedy}>
+                <b>{x.name}:</b> {x.on.map(shortDay).join(', ')}. <small>{x.why}</small>
+              </p>
+            ))}
             {drawn && <Weeks plan={drawn} busy={plan.isFetching} onMove={setOn} />}
             {drawn?.weeks.course && (
               <Chips

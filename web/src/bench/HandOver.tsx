@@ -1,8 +1,8 @@
 import Button from '@mui/material/Button';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, take, type View } from '../api/client';
 import { useToday } from '../api/hooks';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
@@ -70,6 +70,7 @@ export function HandOver({ view }: { view: View }) {
                 {`${window.location.host}/p/${view.handover.token}`}
               </a>
             </p>
+            <GrowersCalendar grower={view.intake.grower} />
             <Code of={`${window.location.origin}/p/${view.handover.token}`} />
             <div className="wrap">
               <Button
@@ -115,5 +116,30 @@ export function HandOver({ view }: { view: View }) {
         </small>
       </div>
     </div>
+  );
+}
+
+/** One calendar of all this grower's plants, by a private address, for who has more than one. */
+function GrowersCalendar({ grower }: { grower: string }) {
+  const open = useMutation<S['Feed'], Problem>({
+    mutationFn: () => take<S['Feed']>(api.POST('/api/v1/calendars', { body: { grower } })),
+  });
+  if (open.data)
+    return (
+      <p>
+        <small>All of {grower}'s days, for a calendar program:</small>
+        <br />
+        <a href={open.data.path} style={{ overflowWrap: 'anywhere' }} data-growers-feed>
+          {window.location.host + open.data.path}
+        </a>
+      </p>
+    );
+  return (
+    <>
+      <Trouble of={open.error} />
+      <Button style={{ justifySelf: 'start' }} onClick={() => open.mutate()} data-do="growers-calendar">
+        A calendar of all {grower}'s plants
+      </Button>
+    </>
   );
 }

@@ -39,6 +39,15 @@ export function Weeks({
             onMove={onMove && ((to) => onMove(plan.on.map((x, k) => (k === i ? to : x))))}
           />
         ))}
+        {plan.beside?.flatMap((x) =>
+          x.on
+            .filter((d) => at(d) >= 0 && at(d) < 100)
+            .map((d) => (
+              <span key={x.remedy + d} className="pin beside" style={{ left: `${at(d)}%` }} title={x.name}>
+                <small>{x.name.split(' ')[0]?.toLowerCase()}</small>
+              </span>
+            )),
+        )}
         {weeks.picking && at(weeks.picking) < 100 && (
           <span className="pin picking" style={{ left: `${at(weeks.picking)}%` }}>
             <small>picking</small>

@@ -9,6 +9,7 @@ import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { Borne } from './Borne';
+import { Calendars } from './Calendars';
 import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
@@ -120,6 +121,7 @@ export default function House() {
           <div className="stack">
             <ThisDesk boss={boss} />
             <OwnPassword />
+            <Calendars />
             <Labels rules={rules} boss={boss} error={save.error} onChange={(h) => save.mutate(h)} />
             <section className="sheet pad">
               <h2>Local law, by active ingredient</h2>

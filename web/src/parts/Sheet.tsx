@@ -28,6 +28,11 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           <b>{s.again}</b>
         </div>
       )}
+      {s.moved && (
+        <div className="notice" style={{ margin: '12px 0' }} data-moved>
+          <b>The weather has turned.</b> {s.moved.join(' ')}
+        </div>
+      )}
       {s.refer && (
         <div className="notice brick" style={{ margin: '12px 0' }}>
           {s.refer}
@@ -125,6 +130,11 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
             <b>{s.days.join(' · ')}. </b>
           )}
           <p>{s.hour}</p>
+          {s.beside?.map((x) => (
+            <p key={x.what} data-beside>
+              <b>{x.what}:</b> {x.days.join(', ')}. {x.why}
+            </p>
+          ))}
           {s.notUntil && (
             <p>
               <b>Do not pick or eat any of it before {s.notUntil}.</b>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { Children, type ReactNode } from 'react';
 import type { Drawing } from '../bodies';
 
 /** A sign on a part, from its seed. */
@@ -18,11 +18,11 @@ export function Signs({ d, seed, words }: { d: Drawing; seed: number; words: Rec
   const names = Array.isArray(d.damage) ? d.damage.map(String) : [];
   return (
     <>
-      {names.map((n) => {
+      {names.map((n, i) => {
         const f = words[n];
         return f ? (
-          <g key={n} data-layer={n}>
-            {f(seed)}
+          <g key={n + i} data-layer={n}>
+            {Children.toArray(f(seed))}
           </g>
         ) : null;
       })}

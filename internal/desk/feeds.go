@@ -1,0 +1,104 @@
+package desk
+
+import (
+	"context"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/core/humanise"
+	"botanik/internal/casefile"
+	"botanik/internal/people"
+	"botanik/internal/store"
+)
+
+// Feed is a private address at which a calendar program reads days anew: the desk's, or
+// one grower's. Whoever has it can read it, until it is ended.
+type Feed struct {
+	Path   string    `json:"path" doc:"on this desk's own address"`
+	Token  string    `json:"token"`
+	Grower string    `json:"grower,omitempty" doc:"whose; the desk's where nobody is named"`
+	Who    string    `json:"who"`
+	At     time.Time `json:"at"`
+}
+
+func feed(f store.Feed) Feed {
+	return Feed{"/c/" + f.Token + ".ics", f.Token, f.Grower, f.Who, store.Moment(f.At)}
+}
+
+// Feeds are the open addresses, newest first.
+func (s *Service) Feeds(ctx context.Context, who Person) ([]Feed, error) {
+	if who.Role == people.Trainee {
+		return nil, ErrForbidden
+	}
+	rows, err := s.Store.Feeds(ctx)
+	out := []Feed{}
+	for _, f := range rows {
+		out = append(out, feed(f))
+	}
+	return out, err
+}
+
+// OpenFeed makes a new address. Errors name grower.
+func (s *Service) OpenFeed(ctx context.Context, who Person, grower string) (Feed, error) {
+	if who.Role == people.Trainee {
+		return Feed{}, ErrForbidden
+	}
+	if grower = humanise.Line(grower); grower != "" {
+		rows, err := s.Store.CasesOf(ctx, grower, 1)
+		if err != nil {
+			return Feed{}, err
+		}
+		if len(rows) == 0 {
+			return Feed{}, fault.New("grower", "nobody of that name brought anything", "write the name as it stands on their cases")
+		}
+	}
+	f := store.Feed{Token: people.RandomText(24), Grower: grower, Who: who.Name, At: store.Stamp(s.Now())}
+	return feed(f), s.Store.AddFeed(ctx, f)
+}
+
+// EndFeed shuts an address.
+func (s *Service) EndFeed(ctx context.Context, who Person, token string) ([]Feed, error) {
+	if who.Role == people.Trainee {
+		return nil, ErrForbidden
+	}
+	if err := s.Store.EndFeed(ctx, token, store.Stamp(s.Now())); err != nil {
+		return nil, err
+	}
+	return s.Feeds(ctx, who)
+}
+
+// mostOut are how many cases a calendar holds.
+const mostOut = 300
+
+// FeedSheets are the pages whose days stand in a calendar, and what it is called. The
+// desk's own shows no grower: a calendar is read over many a shoulder.
+func (s *Service) FeedSheets(ctx context.Context, token string) (name string, forDesk bool, sheets []casefile.Sheet, err error) {
+	if len(token) < 20 {
+		return "", false, nil, ErrNotFound
+	}
+	f, err := s.Store.FeedBy(ctx, token)
+	if err != nil {
+		return "", false, nil, err
+	}
+	id, _, err := s.House.Identity(ctx)
+	if err != nil {
+		return "", false, nil, err
+	}
+	rows, err := s.Store.OutWith(ctx, f.Grower, mostOut)
+	if err != nil {
+		return "", false, nil, err
+	}
+	for _, row := range rows {
+		c, err := caseOf(row)
+		if err != nil {
+			return "", false, nil, err
+		}
+		if c.Page == nil {
+			continue
+		}
+		sheet := c.Page.Sheet
+		sheet.AskDay = c.AskOn
+		sheets = append(sheets, sheet)
+	}
+	return id.Name, f.Grower == "", sheets, nil
+}
