@@ -38,7 +38,8 @@ func TestEveryRoomFitsANarrowPage(t *testing.T) {
 			p.shot(filepath.Join(dir, room+".png"))
 		}
 	}
-	p.read("Ask how it went")
+	p.see(`.tag[data-plant="Pelargonium"]`)
+	p.see(`.ask`)
 	fits("counter")
 	var id string
 	p.eval(`document.querySelector('.tag[data-plant="Pelargonium"]').getAttribute('href').split('/')[2]`, &id)
@@ -48,7 +49,7 @@ func TestEveryRoomFitsANarrowPage(t *testing.T) {
 		p.settled()
 		fits("bench-" + step)
 	}
-	for room, seen := range map[string]string{"bench": ".tags", "mixing": "main h1", "scope": "[data-leader]", "scope/ratio": "[data-where]", "scope/calibrate": "[data-calibrations]", "plates": "main h1", "plates/two-spotted-mite": "main h1", "house": "[data-people] li"} {
+	for room, seen := range map[string]string{"bench": ".tags", "mixing": "main h1", "scope": "[data-leader]", "scope/ratio": "[data-where]", "scope/calibrate": "[data-calibrations]", "plates": "main h1", "plates/two-spotted-mite": "main h1", "house": "[data-people] li", "rounds": "[data-script]", "spray-days/lately": "[data-since]", "spray-days/winter": "[data-winter]", "spray-days/weather": "[data-weather-files]"} {
 		p.open("/" + room)
 		p.see(seen)
 		p.settled()

@@ -154,6 +154,10 @@ type Handover struct {
 type Page struct {
 	Token string `json:"token"`
 	Sheet Sheet  `json:"sheet"`
+
+	Until string   `json:"until,omitempty" doc:"last day on which it is shown, YYYY-MM-DD"`
+	Ended bool     `json:"ended,omitempty" doc:"the desk took the address back"`
+	Done  []string `json:"done,omitempty" doc:"days of the table that the grower ticked off"`
 }
 
 // FollowUp is one time the grower was asked.
@@ -166,6 +170,8 @@ type FollowUp struct {
 	Result *casework.Result   `json:"result,omitempty"`
 	Next   *casework.NextMove `json:"next,omitempty"`
 	Note   string             `json:"note,omitempty"`
+
+	Unread bool `json:"unread,omitempty" doc:"told on the grower's own page, and nobody at the desk has answered yet"`
 }
 
 // Closing ends a case.
@@ -174,6 +180,10 @@ type Closing struct {
 	By      string    `json:"by"`
 	Outcome string    `json:"outcome" enum:"better,cleared,no change,lost,referred,unknown"`
 	Note    string    `json:"note,omitempty"`
+
+	Confirmed string `json:"confirmed,omitempty" doc:"cause id: what it was in the end"`
+	Found     string `json:"found,omitempty" enum:"specialist,laboratory,outcome," doc:"how that was found"`
+	Followed  string `json:"followed,omitempty" enum:"yes,partly,no," doc:"whether what was advised was done"`
 }
 
 // Photo is a picture the grower brought, as the case lists it.

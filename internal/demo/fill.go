@@ -223,7 +223,7 @@ func after(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 	if x.closed == "" {
 		return nil
 	}
-	_, err = d.Close(ctx, by, v.ID, v.Version, x.closed, "")
+	_, err = d.Close(ctx, by, v.ID, v.Version, desk.CloseInput{Outcome: x.closed})
 	return err
 }
 

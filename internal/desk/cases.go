@@ -116,13 +116,19 @@ func (s *Service) row(c *Case) (store.Case, error) {
 			words = append(words, k.Name, k.Scientific)
 		}
 	}
-	if c.Page != nil {
+	if c.Page != nil && c.Page.Ended {
+		r.Token = ""
+	} else if c.Page != nil {
 		r.Token = c.Page.Token
 	} else if h := c.Now().Handover; h != nil {
 		r.Token = h.Token
 	}
 	if c.Closing != nil {
-		r.AskOn, r.Outcome, r.ClosedAt = "", c.Closing.Outcome, store.Stamp(c.Closing.At)
+		r.AskOn, r.Outcome, r.ClosedAt, r.Followed = "", c.Closing.Outcome, store.Stamp(c.Closing.At), c.Closing.Followed
+		if k := s.Base().Cause(c.Closing.Confirmed); k != nil { // what it was in the end is what the desk learns from
+			r.Cause, r.Degree = k.ID, "settled"
+			words = append(words, k.Name, k.Scientific)
+		}
 	}
 	r.Body = strings.Join(words, " ")
 	for i, round := range c.Rounds {

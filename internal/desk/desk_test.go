@@ -233,7 +233,7 @@ func TestAClosedCaseRests(t *testing.T) {
 	b := open(t)
 	ctx := context.Background()
 	b.treated(bean)
-	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, "better", ""))
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, desk.CloseInput{Outcome: "better", Note: ""}))
 	for name, try := range map[string]func() error{
 		"look": func() error {
 			_, err := b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "silk", State: "none"})

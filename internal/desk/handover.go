@@ -32,34 +32,6 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 	return s.sheet(m, &c)
 }
 
-// SheetByToken is the grower's own page, without an account: what was handed
-// over last, whatever is being worked out on the bench.
-func (s *Service) SheetByToken(ctx context.Context, token string) (casefile.Sheet, error) {
-	if len(token) < 20 {
-		return casefile.Sheet{}, ErrNotFound
-	}
-	row, err := s.Store.CaseByToken(ctx, token)
-	if err != nil {
-		return casefile.Sheet{}, err
-	}
-	c, err := caseOf(row)
-	if err != nil {
-		return casefile.Sheet{}, err
-	}
-	if c.Page == nil { // of before pages were kept
-		m, err := s.House.Moment(ctx)
-		if err != nil {
-			return casefile.Sheet{}, err
-		}
-		return s.sheet(m, &c)
-	}
-	out := c.Page.Sheet
-	if c.Now().Handover == nil && c.Closing == nil {
-		out.Again = handout.LookingAgain
-	}
-	return out, nil
-}
-
 func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
@@ -92,7 +64,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			}
 		}
 		token := people.RandomText(24)
-		if c.Page != nil {
+		if c.Page != nil && !c.Page.Ended {
 			token = c.Page.Token // the grower's link holds
 		}
 		c.AskOn = casework.AskOn(m.Today, r.Days.Planned(), casework.EffectDays, f.Refer).String()
@@ -109,7 +81,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 		if err != nil {
 			return "", err
 		}
-		c.Page = &casefile.Page{Token: token, Sheet: sheet}
+		c.Page = &casefile.Page{Token: token, Sheet: sheet, Until: m.Today.Add(pageDays).String()}
 		return "handed over; ask on " + spokenDay(c.AskOn, m.Today), nil
 	})
 }
@@ -143,6 +115,13 @@ func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 	return out
 }
 
+// decideWithin is how many days a case whose grower was heard may lie before it comes up
+// again: nobody is forgotten because somebody was called away.
+const decideWithin = 1
+
+// TheGrower is who tells of a plant on its own page.
+var TheGrower = Person{ID: "grower", Name: "the grower", Role: people.Advisor}
+
 // FollowUpInput is what came of asking.
 type FollowUpInput struct {
 	Silent bool              `json:"silent,omitempty" doc:"nobody answered"`
@@ -159,37 +138,49 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
 	return s.change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
-		r := c.Now()
-		if r.Handover == nil || c.Closing != nil {
-			return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
-		}
-		f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word}
-		text := "told: " + in.Note
-		c.AskOn = ""
-		switch {
-		case in.Silent:
-			next, again := casework.Silence(r.Silent()+1, m.Today)
-			f.Next, c.AskOn = next, again.String()
-			text = "no answer; ask again " + spokenDay(c.AskOn, m.Today)
-			if next != nil {
-				text = "no answer again: telephone"
-			}
-		case in.Count != nil:
-			res, err := casework.Judge(*in.Count)
-			if err != nil {
-				return "", err
-			}
-			next := casework.NextAfter(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
-			f.Result, f.Next = &res, &next
-			text = "recount: " + res.Text + " " + next.Why
-		case in.Word != "":
-			next := casework.AfterWord(in.Word, c.Handed(), s.canBeOutgrown(c))
-			f.Next = &next
-			text = strings.TrimSuffix("told: "+in.Word+"; "+in.Note, "; ") + ". " + next.Why
-		}
-		r.FollowUps = append(slices.Clone(r.FollowUps), f)
-		return text, nil
+		return s.followUp(m, c, who, in)
 	})
+}
+
+// followUp writes into the round what was told, judges it and names the next move.
+func (s *Service) followUp(m house.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
+	r := c.Now()
+	if r.Handover == nil || c.Closing != nil {
+		return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
+	}
+	f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word, Unread: who.ID == TheGrower.ID}
+	text := "told: " + in.Note
+	c.AskOn = m.Today.Add(decideWithin).String() // until somebody takes the next step
+	if f.Unread {
+		c.AskOn = m.Today.String()
+	}
+	switch {
+	case in.Silent:
+		next, again := casework.Silence(r.Silent()+1, m.Today)
+		f.Next, c.AskOn = next, again.String()
+		text = "no answer; ask again " + spokenDay(c.AskOn, m.Today)
+		if next != nil {
+			text = "no answer again: telephone"
+		}
+	case in.Count != nil:
+		res, err := casework.Judge(*in.Count)
+		if err != nil {
+			return "", err
+		}
+		next := casework.NextAfter(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
+		f.Result, f.Next = &res, &next
+		text = "recount: " + res.Text + " " + next.Why
+	case in.Word != "":
+		next := casework.AfterWord(in.Word, c.Handed(), s.canBeOutgrown(c))
+		f.Next = &next
+		text = strings.TrimSuffix("told: "+in.Word+"; "+in.Note, "; ") + ". " + next.Why
+	}
+	r.FollowUps = slices.Clone(r.FollowUps)
+	for i := range r.FollowUps {
+		r.FollowUps[i].Unread = r.FollowUps[i].Unread && f.Unread
+	}
+	r.FollowUps = append(r.FollowUps, f)
+	return text, nil
 }
 
 func (s *Service) borne(c *Case, after float64) bool {
@@ -223,22 +214,43 @@ func (s *Service) NextRound(ctx context.Context, who Person, id string, from int
 	})
 }
 
-// Close ends a case.
-func (s *Service) Close(ctx context.Context, who Person, id string, from int, outcome, note string) (View, error) {
+// CloseInput ends a case.
+type CloseInput struct {
+	Outcome   string `json:"outcome" enum:"better,cleared,no change,lost,referred,unknown"`
+	Note      string `json:"note,omitempty" maxLength:"400"`
+	Confirmed string `json:"confirmed,omitempty" maxLength:"60" doc:"cause id: what it was in the end, where somebody found out"`
+	Found     string `json:"found,omitempty" enum:"specialist,laboratory,outcome," doc:"how that was found"`
+	Followed  string `json:"followed,omitempty" enum:"yes,partly,no," doc:"whether what was advised was done"`
+}
+
+// Close ends a case, with what it was in the end. Errors name outcome, confirmed or found.
+func (s *Service) Close(ctx context.Context, who Person, id string, from int, in CloseInput) (View, error) {
 	if who.Role == people.Trainee {
 		return View{}, ErrForbidden
 	}
 	return s.change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
-		if c.Closing != nil {
-			return "", fault.New("", "the case is already closed", "open it again to go on")
-		}
-		if c.Now().Handover == nil && outcome != "lost" && outcome != "unknown" {
-			return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
-		}
-		c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: outcome, Note: humanise.Text(note)}
-		c.AskOn = ""
-		return "closed: " + outcome, nil
+		return s.closed(m, c, who, in)
 	})
+}
+
+func (s *Service) closed(m house.Moment, c *Case, who Person, in CloseInput) (string, error) {
+	switch {
+	case c.Closing != nil:
+		return "", fault.New("", "the case is already closed", "open it again to go on")
+	case c.Now().Handover == nil && in.Outcome != "lost" && in.Outcome != "unknown":
+		return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
+	case in.Confirmed != "" && s.Base().Cause(in.Confirmed) == nil:
+		return "", fault.New("confirmed", fmt.Sprintf("%q is not a cause of the herbarium", in.Confirmed), "use an id from kb list causes, or leave it out")
+	case (in.Confirmed == "") != (in.Found == ""):
+		return "", fault.New("found", "what it was and how that was found belong together", "give both, or neither")
+	}
+	c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: in.Outcome, Note: humanise.Text(in.Note), Confirmed: in.Confirmed, Found: in.Found, Followed: in.Followed}
+	c.AskOn = ""
+	text := "closed: " + in.Outcome
+	if k := s.Base().Cause(in.Confirmed); k != nil {
+		text += "; it was " + humanise.InSentence(k.Name) + ", by " + map[string]string{"specialist": "a specialist", "laboratory": "the laboratory", "outcome": "what came of it"}[in.Found]
+	}
+	return text, nil
 }
 
 // Reopen takes a closed case up again.

@@ -35,12 +35,10 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if err := mayAddPhoto(&c); err != nil {
 		return View{}, err
 	}
-	pic, err := photo.Clean(ctx, data)
+	p, keep, err := s.cleaned(ctx, who, id, name, data)
 	if err != nil {
 		return View{}, err
 	}
-	p := casefile.Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
-	keep := store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}
 	return s.change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
 		if err := mayAddPhoto(c); err != nil {
 			return "", err
@@ -48,6 +46,16 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 		c.Photos = append(slices.Clone(c.Photos), p)
 		return "picture added: " + p.Name, nil
 	}, keep)
+}
+
+// cleaned is a picture drawn anew, as the case lists it and as it is kept.
+func (s *Service) cleaned(ctx context.Context, who Person, id, name string, data []byte) (casefile.Photo, store.Photo, error) {
+	pic, err := photo.Clean(ctx, data)
+	if err != nil {
+		return casefile.Photo{}, store.Photo{}, err
+	}
+	p := casefile.Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
+	return p, store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}, nil
 }
 
 func mayAddPhoto(c *Case) error {

@@ -77,7 +77,7 @@ func TestAnOpenCaseSaysThatTheHouseChanged(t *testing.T) {
 	assert.Empty(t, b.v.HouseNews, "decided anew, it has been seen")
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
 	b.keep(b.HandOver(ctx, b.who, b.v.ID, b.v.Version))
-	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, "cleared", ""))
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, desk.CloseInput{Outcome: "cleared", Note: ""}))
 	b.house(func(h *remedy.House) { h.Schools["aim"] = "below-harm" })
 	v, err = b.View(ctx, b.v.ID)
 	require.NoError(t, err)

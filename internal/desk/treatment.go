@@ -51,6 +51,8 @@ type CaseAdvice struct {
 	Weather string   `json:"weather"`
 	Unknown []string `json:"unknown"` // earlier sprays that could not be matched
 	Apart   []string `json:"apart"`   // why what was chosen may not be used together
+
+	Worked []WorkedHere `json:"worked" doc:"what came of each remedy against it at this desk; none from fewer than five cases"`
 }
 
 // Advice answers the ladder for a case today. With remedies chosen, it also
@@ -66,7 +68,10 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 		return CaseAdvice{}, err
 	}
 	a, sit, err := s.advice(m, &c)
-	if err != nil || len(chosen) == 0 {
+	if err != nil {
+		return a, err
+	}
+	if a.Worked, err = s.worked(ctx, c.Verdict.Cause); err != nil || len(chosen) == 0 {
 		return a, err
 	}
 	a.Combine = remedy.Combine(s.Base(), s.cause(&c), sit, chosen)
@@ -92,7 +97,7 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.from(air), *sit.TempC)}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.from(air), *sit.TempC)}
 	if c.Intake.Place == "indoors" {
 		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
 	}

@@ -129,7 +129,7 @@ func (w *walk) step() (string, desk.View, error) {
 			v, err := b.Reopen(ctx, who, id, at)
 			return one("reopens", v, err)
 		}
-		v, err := b.Close(ctx, who, id, at, "unknown", "")
+		v, err := b.Close(ctx, who, id, at, desk.CloseInput{Outcome: "unknown", Note: ""})
 		return one("closes", v, err)
 	}
 }

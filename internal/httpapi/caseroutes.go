@@ -21,11 +21,6 @@ type reviewBody struct {
 	Note  string `json:"note,omitempty" maxLength:"400"`
 }
 
-type closeBody struct {
-	Outcome string `json:"outcome" enum:"better,cleared,no change,lost,referred,unknown"`
-	Note    string `json:"note,omitempty" maxLength:"400"`
-}
-
 type roundBody struct {
 	Move string `json:"move" enum:"repeat,step up,switch,bring back"`
 }
@@ -124,8 +119,15 @@ func (s *Server) caseRoutes() {
 	change(s, "next-round", http.MethodPost, "/round", "Start the next round", func(ctx context.Context, p desk.Person, id string, from int, b roundBody) (desk.View, error) {
 		return s.desk.NextRound(ctx, p, id, from, b.Move)
 	})
-	change(s, "close", http.MethodPost, "/close", "Close the case", func(ctx context.Context, p desk.Person, id string, from int, b closeBody) (desk.View, error) {
-		return s.desk.Close(ctx, p, id, from, b.Outcome, b.Note)
+	change(s, "close", http.MethodPost, "/close", "Close the case", s.desk.Close)
+	change(s, "end-page", http.MethodPost, "/page/end", "Take the grower's address back", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
+		return s.desk.EndPage(ctx, p, id, from)
+	})
+	change(s, "take-next", http.MethodPost, "/next", "Take the next step that is advised, its days set with it", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
+		return s.desk.TakeNext(ctx, p, id, from)
+	})
+	get(s, "rounds", "cases", "/rounds", "Every follow-up: answered, to telephone, late, due, moved by the weather, soon", func(ctx context.Context, _ *none) (desk.Rounds, error) {
+		return s.desk.Rounds(ctx)
 	})
 	change(s, "reopen", http.MethodPost, "/reopen", "Open a closed case again", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
 		return s.desk.Reopen(ctx, p, id, from)

@@ -116,6 +116,8 @@ func TestExamples(t *testing.T) {
 	do("hand-over", "POST", "/handover", map[string]any{})
 	keep("page", nil, c.call("GET", "/api/v1/page/"+v.Body["handover"].(map[string]any)["token"].(string), nil), 200)
 	do("follow-up", "POST", "/followup", map[string]any{"count": map[string]any{"beforeCounts": []any{14, 9, 22, 11, 17}, "afterCounts": []any{1, 0, 3, 2, 0}}, "note": "much better"})
+	read("rounds", "/api/v1/rounds")
+	do("end-page", "POST", "/page/end", map[string]any{})
 	do("next-round", "POST", "/round", map[string]any{"move": "bring back"})
 	bait := o.call("POST", "/api/v1/cases", map[string]any{"grower": "Ilse", "plant": "hosta", "place": "garden", "story": "holes"}, "Idempotency-Key", "1b7c2f4e-example")
 	b := "/api/v1/cases/" + bait.Body["id"].(string)
@@ -125,8 +127,12 @@ func TestExamples(t *testing.T) {
 	require.Equal(t, 200, bait.Status, bait.Raw)
 	dose := map[string]any{"remedy": "iron-bait", "area": "3 m2"}
 	keep("set-dose", dose, o.call("PUT", b+"/dose", dose, "If-Match", bait.Header.Get("ETag")), 200)
-	do("close", "POST", "/close", map[string]any{"outcome": "unknown", "note": "moved away"})
+	do("close", "POST", "/close", map[string]any{"outcome": "unknown", "note": "moved away", "followed": "partly"})
 	do("reopen", "POST", "/reopen", map[string]any{})
+	soaped := o.call("GET", "/api/v1/cases?stage=handed&limit=1", nil).Body["cases"].([]any)[0].(map[string]any)
+	told := o.call("POST", "/api/v1/cases/"+soaped["id"].(string)+"/followup", map[string]any{"word": "gone"}, "If-Match", fmt.Sprintf("%q", fmt.Sprint(soaped["version"])))
+	require.Equal(t, 200, told.Status, told.Raw)
+	keep("take-next", map[string]any{}, o.call("POST", "/api/v1/cases/"+soaped["id"].(string)+"/next", map[string]any{}, "If-Match", told.Header.Get("ETag")), 200)
 	read("story", at+"/story")
 
 	h := read("house", "/api/v1/house")

@@ -4,34 +4,44 @@ import (
 	"bytes"
 	"compress/gzip"
 	"errors"
+	"fmt"
 	"io"
 	"io/fs"
 	"net/http"
 	"strings"
+	"sync"
+	"time"
 
+	"botanik/core/fault"
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/grower"
 	"botanik/internal/people"
+	"botanik/internal/photo"
 
 	"github.com/gofiber/fiber/v3"
 )
 
 // growerPage answers the address on a grower's sheet with a page of its own.
 func (s *Server) growerPage(c fiber.Ctx) error {
+	return s.showGrower(c, grower.Said{Thanks: c.Query("told") != "", Large: c.Query("type") == "large"})
+}
+
+func (s *Server) showGrower(c fiber.Ctx, said grower.Said) error {
 	nonce := people.RandomText(18)
 	c.Set("Content-Type", "text/html; charset=utf-8")
 	c.Set("Content-Security-Policy", strings.Replace(grower.Policy, "%s", nonce, 1))
 	c.Set("Cache-Control", "no-store")
 	c.Set("X-Robots-Tag", "noindex")
+	c.Set("Referrer-Policy", "no-referrer") // the address itself is the key
 	var out bytes.Buffer
-	sheet, err := s.desk.SheetByToken(c.Context(), c.Params("token"))
+	page, err := s.desk.PageByToken(c.Context(), c.Params("token"))
 	switch {
 	case err == nil:
-		err = grower.Write(&out, sheet, nonce)
+		err = grower.Write(&out, page, said, nonce)
 	case errors.Is(err, desk.ErrNotFound):
 		c.Status(http.StatusNotFound)
-		err = grower.Missing(&out, "The address may have been mistyped. Ask at the plant desk with the number on your tag.", nonce)
+		err = grower.Missing(&out, "The address may have been mistyped, or its time is over. Ask at the plant desk with the number on your tag.", nonce)
 	default:
 		s.log.Error("unexpected", "err", err)
 		c.Status(http.StatusServiceUnavailable)
@@ -41,6 +51,112 @@ func (s *Server) growerPage(c fiber.Ctx) error {
 		return err
 	}
 	return c.Send(out.Bytes())
+}
+
+// growerTells takes what a grower sends from their page, and shows it again: with thanks, or
+// with what has to be mended and all that was typed.
+func (s *Server) growerTells(c fiber.Ctx) error {
+	select {
+	case s.pictures <- struct{}{}:
+		defer func() { <-s.pictures }()
+	case <-time.After(growerPatience):
+		return fiber.ErrServiceUnavailable
+	}
+	token := c.Params("token")
+	said := grower.Said{}
+	form, err := c.MultipartForm()
+	if err != nil {
+		c.Status(http.StatusUnprocessableEntity)
+		said.Trouble = "That could not be read. Send it once more; a picture has to be smaller than 10 MB."
+		return s.showGrower(c, said)
+	}
+	one := func(name string) string {
+		if v := form.Value[name]; len(v) > 0 {
+			return v[0]
+		}
+		return ""
+	}
+	said.Word, said.Counts, said.Note = one("word"), one("counts"), one("note")
+	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, form.Value["done"]...)}
+	if wait := s.tells.wait(token, s.desk.Now()); wait > 0 {
+		c.Status(http.StatusTooManyRequests)
+		said.Trouble = fmt.Sprintf("That is very much at once. Wait %d minutes, or telephone.", int(wait.Minutes())+1)
+		return s.showGrower(c, said)
+	}
+	if files := form.File["photo"]; len(files) > 0 && files[0].Size > 0 {
+		f, err := files[0].Open()
+		if err != nil {
+			return err
+		}
+		in.Name = files[0].Filename
+		in.Photo, err = io.ReadAll(io.LimitReader(f, photo.MaxBytes+1))
+		if err = errors.Join(err, f.Close()); err != nil {
+			return err
+		}
+	}
+	err = s.desk.Tell(c.Context(), token, in)
+	switch {
+	case err == nil:
+		return c.Redirect().Status(http.StatusSeeOther).To("/p/" + token + "?told=1#told")
+	case errors.Is(err, desk.ErrNotFound):
+		return s.showGrower(c, said)
+	case fault.Is(err):
+		c.Status(http.StatusUnprocessableEntity)
+		f := fault.From(err)[0]
+		said.Trouble = sentence(strings.TrimSpace(f.Field + " " + f.Problem + ": " + f.Mend + "."))
+		return s.showGrower(c, said)
+	}
+	s.log.Error("unexpected", "err", err)
+	c.Status(http.StatusServiceUnavailable)
+	said.Trouble = "The desk cannot take it just now. Try again in a little while; what you wrote stands below."
+	return s.showGrower(c, said)
+}
+
+func sentence(text string) string {
+	r := []rune(text)
+	return strings.ToUpper(string(r[:1])) + string(r[1:])
+}
+
+// growerPatience is how long what a grower sends waits for its turn.
+const growerPatience = 20 * time.Second
+
+// tellLimit holds how often one page tells: a dozen at once, and one more every five
+// minutes. It forgets the oldest page when there are too many.
+type tellLimit struct {
+	mu   sync.Mutex
+	left map[string]tellBucket
+}
+
+type tellBucket struct {
+	n  float64
+	at time.Time
+}
+
+const (
+	tellBurst  = 12
+	tellRefill = 5 * time.Minute
+	tellPages  = 10_000
+)
+
+// wait is how long a page has to wait before it may tell again, zero when it may now.
+func (t *tellLimit) wait(token string, now time.Time) time.Duration {
+	t.mu.Lock()
+	defer t.mu.Unlock()
+	if t.left == nil || len(t.left) > tellPages {
+		t.left = map[string]tellBucket{}
+	}
+	b, ok := t.left[token]
+	if !ok {
+		b = tellBucket{tellBurst, now}
+	}
+	b.n, b.at = min(tellBurst, b.n+now.Sub(b.at).Seconds()/tellRefill.Seconds()), now
+	if b.n < 1 {
+		t.left[token] = b
+		return time.Duration((1 - b.n) * float64(tellRefill))
+	}
+	b.n--
+	t.left[token] = b
+	return 0
 }
 
 // growerDays answers the days of the page as a calendar, by the same address.

@@ -32,7 +32,7 @@ import (
 
 const (
 	// photoLimit lets a picture through; everything else is held to 1 MB by huma.
-	photoLimit = photo.MaxBytes + 1<<10
+	photoLimit = photo.MaxBytes + 64<<10
 	// drainLimit is how much of a refused body is read away, so that its sender
 	// hears why before the connection closes.
 	drainLimit = 16 << 20
@@ -64,6 +64,7 @@ type Server struct {
 
 	tagged   atomic.Pointer[taggedBook]
 	pictures chan struct{} // how many pictures are taken in at once
+	tells    tellLimit
 }
 
 // New builds the app.
@@ -78,6 +79,7 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 	s.App.Use(compress.New(compress.Config{Next: uncompressed}))
 	s.App.Get("/healthz", s.healthz)
 	s.App.Get("/p/:token", s.growerPage)
+	s.App.Post("/p/:token", s.growerTells)
 	s.App.Get("/p/:token/days.ics", s.growerDays)
 	s.App.Get("/c/:file", s.calendarFeed)
 	s.App.Get("/drawings/:cause", s.drawing)

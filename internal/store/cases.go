@@ -29,6 +29,7 @@ type Case struct {
 	AskOn     string  `db:"ask_on"`
 	ClosedAt  string  `db:"closed_at"`
 	Outcome   string  `db:"outcome"`
+	Followed  string  `db:"followed"` // yes, partly, no; empty where nobody said
 	Token     string  `db:"token"`
 	CreatedAt string  `db:"created_at"`
 	UpdatedAt string  `db:"updated_at"`
@@ -65,11 +66,11 @@ type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, plant, host_id, place, grower, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, token, created_at, updated_at, version, serial`
+const brief = `id, number, stage, plant, host_id, place, grower, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, token, created_at, updated_at, version, serial`
 
 const full = brief + `, doc`
 
-const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :token, :created_at, :updated_at, :version, :serial, :doc)`
+const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :token, :created_at, :updated_at, :version, :serial, :doc)`
 
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
@@ -162,8 +163,8 @@ func (s *Store) SetCase(ctx context.Context, c Case, from int, before string, e 
 	}
 	err := s.tx(ctx, func(tx *sqlx.Tx) error {
 		c.Version = from + 1
-		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
-			c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
+			c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
 		if err != nil {
 			return err
 		}
@@ -355,5 +356,31 @@ func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to st
 		return nil, err
 	}
 	err = s.r.SelectContext(ctx, &out, q, args...)
+	return out, err
+}
+
+// Worked is how many closed cases of a cause had a remedy, and of how many it was better.
+type Worked struct {
+	Remedy string `db:"remedy"`
+	N      int    `db:"n"`
+	Better int    `db:"better"`
+}
+
+// WorkedAgainst counts, for a cause, what was put on and what came of it, over closed cases
+// whose outcome is known and in which the advice was not left undone.
+func (s *Store) WorkedAgainst(ctx context.Context, cause string) ([]Worked, error) {
+	out := []Worked{}
+	err := s.r.SelectContext(ctx, &out, `SELECT t.remedy, count(*) AS n, sum(c.outcome IN ('better', 'cleared')) AS better
+		FROM case_file c INDEXED BY case_cause JOIN (SELECT DISTINCT case_id, remedy FROM case_treatment) t ON t.case_id = c.id
+		WHERE c.cause = ? AND c.cause <> '' AND c.closed_at <> '' AND c.outcome IN ('better', 'cleared', 'no change', 'lost') AND c.followed <> 'no'
+		GROUP BY t.remedy ORDER BY t.remedy`, cause)
+	return out, err
+}
+
+// Undecided are cases out at growers for which no day to ask is set, the oldest first: of
+// before each had one.
+func (s *Store) Undecided(ctx context.Context, most int) ([]Case, error) {
+	out := []Case{}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+full+` FROM case_file WHERE stage IN ('handed', 'referred') AND ask_on = '' ORDER BY created_at LIMIT ?`, most)
 	return out, err
 }

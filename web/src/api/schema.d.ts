@@ -332,6 +332,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/next": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take the next step that is advised, its days set with it
+         * @description Take the next step that is advised, its days set with it. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        post: operations["take-next"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cases/{id}/page/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take the grower's address back
+         * @description Take the grower's address back. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        post: operations["end-page"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/photos": {
         parameters: {
             query?: never;
@@ -862,6 +902,26 @@ export interface paths {
          * @description Dust, drench or helpers over a bed, pots or plants. Needs a session and its token.
          */
         post: operations["place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Every follow-up: answered, to telephone, late, due, moved by the weather, soon
+         * @description Every follow-up: answered, to telephone, late, due, moved by the weather, soon. Needs a session.
+         */
+        get: operations["rounds"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1553,6 +1613,8 @@ export interface components {
             unknown: string[];
             weather: string;
             why: string[];
+            /** @description what came of each remedy against it at this desk; none from fewer than five cases */
+            worked: components["schemas"]["WorkedHere"][];
         };
         CaseList: {
             cases: components["schemas"]["Tag"][];
@@ -1678,7 +1740,19 @@ export interface components {
             option: string;
             school: string;
         };
-        CloseBody: {
+        CloseInput: {
+            /** @description cause id: what it was in the end, where somebody found out */
+            confirmed?: string;
+            /**
+             * @description whether what was advised was done
+             * @enum {string}
+             */
+            followed?: "yes" | "partly" | "no" | "";
+            /**
+             * @description how that was found
+             * @enum {string}
+             */
+            found?: "specialist" | "laboratory" | "outcome" | "";
             note?: string;
             /** @enum {string} */
             outcome: "better" | "cleared" | "no change" | "lost" | "referred" | "unknown";
@@ -1687,6 +1761,18 @@ export interface components {
             /** Format: date-time */
             at: string;
             by: string;
+            /** @description cause id: what it was in the end */
+            confirmed?: string;
+            /**
+             * @description whether what was advised was done
+             * @enum {string}
+             */
+            followed?: "yes" | "partly" | "no" | "";
+            /**
+             * @description how that was found
+             * @enum {string}
+             */
+            found?: "specialist" | "laboratory" | "outcome" | "";
             note?: string;
             /** @enum {string} */
             outcome: "better" | "cleared" | "no change" | "lost" | "referred" | "unknown";
@@ -2058,6 +2144,8 @@ export interface components {
             note?: string;
             result?: components["schemas"]["Result"];
             silent?: boolean;
+            /** @description told on the grower's own page, and nobody at the desk has answered yet */
+            unread?: boolean;
             /** @description how it went in the grower's own word: gone, better, same or worse */
             word?: string;
         };
@@ -2761,8 +2849,14 @@ export interface components {
             topP: number;
         };
         Page: {
+            /** @description days of the table that the grower ticked off */
+            done?: string[];
+            /** @description the desk took the address back */
+            ended?: boolean;
             sheet: components["schemas"]["Sheet"];
             token: string;
+            /** @description last day on which it is shown, YYYY-MM-DD */
+            until?: string;
         };
         Pair: {
             causes: string[];
@@ -3322,6 +3416,54 @@ export interface components {
         RoundBody: {
             /** @enum {string} */
             move: "repeat" | "step up" | "switch" | "bring back";
+        };
+        RoundRow: {
+            askOn?: string;
+            call: boolean;
+            cause?: string;
+            causeName?: string;
+            /** Format: double */
+            certainty: number;
+            contact?: string;
+            /** Format: date-time */
+            createdAt: string;
+            degree?: string;
+            grower: string;
+            id: string;
+            /** @enum {string} */
+            kind: "answered" | "call" | "boss" | "late" | "due" | "decide" | "moved" | "soon";
+            /** Format: int64 */
+            late: number;
+            line: string;
+            number: string;
+            place?: string;
+            plant: string;
+            /**
+             * Format: int64
+             * @description times without an answer, one after the other
+             */
+            silent?: number;
+            stage: string;
+            /** @description what was told last, in a word or a note */
+            told?: string;
+            /** Format: int64 */
+            urgency: number;
+            /** Format: int64 */
+            version: number;
+            what: string;
+            when: string;
+        };
+        Rounds: {
+            counts: {
+                [key: string]: number;
+            };
+            /**
+             * Format: int64
+             * @description due ones that are not shown
+             */
+            more?: number;
+            /** @description what is most pressing first */
+            rows: components["schemas"]["RoundRow"][];
         };
         SamePlan: {
             causes: string[];
@@ -4292,6 +4434,23 @@ export interface components {
             hours: number;
             text: string;
         };
+        WorkedHere: {
+            /** Format: int64 */
+            better: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description of the share that got better, 95 %, Wilson
+             */
+            low: number;
+            /**
+             * Format: int64
+             * @description closed cases whose outcome is known
+             */
+            n: number;
+            remedy: string;
+        };
     };
     responses: {
         /** @description What is wrong, in which field, and the mend (RFC 9457) */
@@ -4498,7 +4657,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/FoXhgx8N5cxec6YApJd2c5h0ud6W9fU_.ics",
+                     *         "path": "/c/n2eviNkW4IgqYExw8O-TUhbgdhOjUp94.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -4538,7 +4697,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/FoXhgx8N5cxec6YApJd2c5h0ud6W9fU_.ics",
+                     *       "path": "/c/n2eviNkW4IgqYExw8O-TUhbgdhOjUp94.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -4633,7 +4792,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAwNjFOR1NHTjczVkgzMEVa"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBYVlowUkU2TUNZTko2SFBY"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -5242,7 +5401,8 @@ export interface operations {
                      *       "weather": "simulated forecast, evening 20 °C",
                      *       "why": [
                      *         "Release predatory mites is the mildest that does enough here."
-                     *       ]
+                     *       ],
+                     *       "worked": []
                      *     }
                      */
                     "application/json": components["schemas"]["CaseAdvice"];
@@ -5273,11 +5433,12 @@ export interface operations {
             content: {
                 /**
                  * @example {
+                 *       "followed": "partly",
                  *       "note": "moved away",
                  *       "outcome": "unknown"
                  *     }
                  */
-                "application/json": components["schemas"]["CloseBody"];
+                "application/json": components["schemas"]["CloseInput"];
             };
         };
         responses: {
@@ -5294,6 +5455,7 @@ export interface operations {
                      *       "closing": {
                      *         "at": "2026-07-11T13:00:00Z",
                      *         "by": "Odile",
+                     *         "followed": "partly",
                      *         "note": "moved away",
                      *         "outcome": "unknown"
                      *       },
@@ -5357,6 +5519,7 @@ export interface operations {
                      *       ],
                      *       "number": "26-0027",
                      *       "page": {
+                     *         "ended": true,
                      *         "sheet": {
                      *           "advisor": "Odile",
                      *           "always": [
@@ -5447,7 +5610,8 @@ export interface operations {
                      *             "heat"
                      *           ]
                      *         },
-                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
                      *       },
                      *       "photos": [],
                      *       "reading": {
@@ -5484,23 +5648,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5528,11 +5692,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5559,7 +5723,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 19
+                     *       "version": 20
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -5791,23 +5955,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5835,11 +5999,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6152,6 +6316,7 @@ export interface operations {
                      *         ],
                      *         "pressure": "moderate"
                      *       },
+                     *       "askOn": "2026-07-12",
                      *       "certainty": 0.6,
                      *       "createdAt": "2026-07-11T13:00:00Z",
                      *       "days": {
@@ -6417,7 +6582,8 @@ export interface operations {
                      *             "heat"
                      *           ]
                      *         },
-                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
                      *       },
                      *       "photos": [],
                      *       "reading": {
@@ -6839,7 +7005,8 @@ export interface operations {
                      *             "heat"
                      *           ]
                      *         },
-                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
                      *       },
                      *       "photos": [],
                      *       "reading": {
@@ -6876,23 +7043,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6920,11 +7087,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7054,7 +7221,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7067,20 +7234,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7092,7 +7259,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -7101,11 +7268,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7248,23 +7415,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7292,11 +7459,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7643,6 +7810,739 @@ export interface operations {
             507: components["responses"]["Problem"];
         };
     };
+    "take-next": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /** @example {} */
+                "application/json": components["schemas"]["None"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Ansel",
+                     *         "choice": "act",
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "certainty": 1,
+                     *       "closing": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "outcome": "cleared"
+                     *       },
+                     *       "createdAt": "2026-07-09T17:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "word": "gone"
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-09",
+                     *           "remedy": "hand-pick",
+                     *           "what": "Pick off or squash by hand"
+                     *         }
+                     *       ],
+                     *       "handover": {
+                     *         "askOn": "2026-07-19",
+                     *         "at": "2026-07-09T18:04:00+01:00",
+                     *         "by": "Ansel",
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "brought": "a shoot in a bag",
+                     *         "contact": "gilly, the bakery",
+                     *         "grower": "Gilly Rowe",
+                     *         "host": "fuchsia",
+                     *         "place": "balcony",
+                     *         "plant": "Fuchsia",
+                     *         "story": "wilting in wet soil"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-09T18:00:40+01:00",
+                     *           "by": "Ansel",
+                     *           "certainty": "sure",
+                     *           "finding": "wilting",
+                     *           "state": "lasting"
+                     *         }
+                     *       ],
+                     *       "number": "26-0018",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Ansel",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askDay": "2026-07-19",
+                     *           "askOn": "Sunday 19 July",
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
+                     *           "date": "Thursday 9 July 2026",
+                     *           "days": [],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost. Bin the mix with the grubs.",
+                     *           "drawing": "vine-weevil-grub",
+                     *           "grower": "Gilly Rowe",
+                     *           "handed": true,
+                     *           "lookFor": [
+                     *             "C-shaped legless grubs"
+                     *           ],
+                     *           "mustNot": [
+                     *             "Leaf sprays: they do not reach the grubs."
+                     *           ],
+                     *           "number": "26-0018",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Fuchsia",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
+                     *           "recovers": "if some bark and roots are left, it roots again",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Some insects stain or sting: wear thin gloves."
+                     *               ],
+                     *               "how": [
+                     *                 "Pick grubs out and repot."
+                     *               ],
+                     *               "name": "Pick off or squash by hand",
+                     *               "wear": []
+                     *             }
+                     *           ],
+                     *           "sure": "We are sure of this.",
+                     *           "title": "Vine weevil grubs",
+                     *           "together": [],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "White grubs in the pot have eaten the roots. Pick them out, repot what is left, and water on the helpful nematodes while the soil is mild. Look for notched leaves in summer: that is the adult.",
+                     *           "why": [
+                     *             "pots standing all summer"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-25"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "vine-weevil-grub",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 10.943867421062055,
+                     *                 "finding": "grubs",
+                     *                 "said": "C-shaped legless grubs",
+                     *                 "short": "grubs"
+                     *               }
+                     *             ],
+                     *             "group": "vine weevil grubs",
+                     *             "kind": "pest",
+                     *             "name": "Vine weevil grubs",
+                     *             "p": 0.548224475954257,
+                     *             "reason": "for: C-shaped legless grubs, it wilts and stays wilted",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "vine-weevil-grub",
+                     *         "looked": 2,
+                     *         "mustLook": [
+                     *           {
+                     *             "finding": "roots",
+                     *             "name": "Roots",
+                     *             "why": "look at roots"
+                     *           }
+                     *         ],
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.3845260319255344,
+                     *             "destructive": false,
+                     *             "finding": "wilt-side",
+                     *             "lossDrop": 0.18162028566679378,
+                     *             "minutes": 0.2,
+                     *             "name": "Which part wilts",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "one half or branch",
+                     *                 "p": 0.019995663053407494,
+                     *                 "state": "half",
+                     *                 "text": "Vine weevil grubs 31, not in this book 9",
+                     *                 "top": "vine-weevil-grub",
+                     *                 "topP": 0.30530698059040096
+                     *               }
+                     *             ],
+                     *             "score": 0.42425442177779155
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Vine weevil grubs"
+                     *             ],
+                     *             "group": "vine weevil grubs",
+                     *             "one": true,
+                     *             "p": 0.548224475954257
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "wilt-side"
+                     *         ],
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 10.943867421062055,
+                     *             "finding": "grubs",
+                     *             "said": "C-shaped legless grubs",
+                     *             "short": "grubs"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": -5.52491252371425,
+                     *         "tiltTotal": 11.875035208057021,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.06195754974105998
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "No cause holds 60 in 100 yet."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "soil-moisture",
+                     *           "state": "sodden",
+                     *           "words": "wet soil"
+                     *         }
+                     *       ],
+                     *       "stage": "closed",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Ansel",
+                     *         "remedies": [
+                     *           "hand-pick"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-09T18:02:00+01:00",
+                     *         "by": "Ansel",
+                     *         "cause": "vine-weevil-grub",
+                     *         "degree": "settled",
+                     *         "needsReview": false,
+                     *         "p": 0.5475888086450823
+                     *       },
+                     *       "version": 9
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "end-page": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /** @example {} */
+                "application/json": components["schemas"]["None"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "act": {
+                     *         "by": "Odile",
+                     *         "choice": "act",
+                     *         "counts": [
+                     *           4
+                     *         ],
+                     *         "pressure": "moderate"
+                     *       },
+                     *       "askOn": "2026-07-12",
+                     *       "certainty": 0.6,
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "days": {
+                     *         "beside": [
+                     *           {
+                     *             "name": "Hose it off",
+                     *             "on": [
+                     *               "2026-07-11"
+                     *             ],
+                     *             "remedy": "hose-off",
+                     *             "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *           }
+                     *         ],
+                     *         "by": "Odile",
+                     *         "gapDays": 7,
+                     *         "notes": [
+                     *           "Patch test three leaves on 11 July: the first treatment is on 13 July, if they are unmarked."
+                     *         ],
+                     *         "on": [
+                     *           "2026-07-13"
+                     *         ],
+                     *         "start": "2026-07-13",
+                     *         "test": "2026-07-11"
+                     *       },
+                     *       "doses": [],
+                     *       "followUps": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "count": {
+                     *             "afterCounts": [
+                     *               1
+                     *             ],
+                     *             "beforeCounts": [
+                     *               14
+                     *             ]
+                     *           },
+                     *           "next": {
+                     *             "move": "done",
+                     *             "why": "What is left can be borne."
+                     *           },
+                     *           "note": "much better",
+                     *           "result": {
+                     *             "after": 1.2,
+                     *             "before": 14.6,
+                     *             "high": 0.9794831395013572,
+                     *             "low": 0.6707347678693301,
+                     *             "method": "simple",
+                     *             "reduction": 0.9178082191780822,
+                     *             "text": "In 100: 92 gone (between 67 gone and 98 gone): better.",
+                     *             "word": "better"
+                     *           }
+                     *         }
+                     *       ],
+                     *       "given": [
+                     *         {
+                     *           "on": "2026-07-13",
+                     *           "remedy": "soap",
+                     *           "what": "Insecticidal soap"
+                     *         }
+                     *       ],
+                     *       "handover": {
+                     *         "askOn": "2026-07-27",
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *       },
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "by": "Odile",
+                     *           "certainty": "sure",
+                     *           "finding": "walker-spots",
+                     *           "state": "yes"
+                     *         }
+                     *       ],
+                     *       "mix": {
+                     *         "by": "Odile",
+                     *         "plan": {
+                     *           "buy": [
+                     *             {
+                     *               "amount": 15,
+                     *               "exact": "15 mL",
+                     *               "form": "soap",
+                     *               "name": "Insecticidal soap",
+                     *               "perCent": 1.5,
+                     *               "text": "15 mL",
+                     *               "unit": "mL"
+                     *             }
+                     *           ],
+                     *           "fillings": 1,
+                     *           "leftOver": "nothing is left over when all of it is used; pour none down a drain",
+                     *           "marks": [
+                     *             {
+                     *               "high": "20 mL per L",
+                     *               "low": "10 mL per L",
+                     *               "name": "Insecticidal soap",
+                     *               "rate": "15 mL per L",
+                     *               "share": 0.5
+                     *             }
+                     *           ],
+                     *           "order": [
+                     *             "Fill the sprayer with water to just under the line."
+                     *           ],
+                     *           "perLitre": [
+                     *             "Insecticidal soap: 15 mL per L"
+                     *           ],
+                     *           "tanks": [
+                     *             {
+                     *               "count": 1,
+                     *               "doses": [
+                     *                 {
+                     *                   "amount": 15,
+                     *                   "exact": "15 mL",
+                     *                   "form": "soap",
+                     *                   "name": "Insecticidal soap",
+                     *                   "perCent": 1.5,
+                     *                   "spoons": {
+                     *                     "belowLow": false,
+                     *                     "errorPct": 0,
+                     *                     "ml": 15,
+                     *                     "spoons": [
+                     *                       {
+                     *                         "count": 1,
+                     *                         "ml": 15,
+                     *                         "name": "tbsp"
+                     *                       }
+                     *                     ],
+                     *                     "text": "1 tbsp",
+                     *                     "world": "metric"
+                     *                   },
+                     *                   "text": "15 mL",
+                     *                   "unit": "mL"
+                     *                 }
+                     *               ],
+                     *               "steps": [
+                     *                 {
+                     *                   "adds": "water",
+                     *                   "form": "water",
+                     *                   "levelMl": 985,
+                     *                   "text": "985 mL of water, to just under the line of 1 L"
+                     *                 }
+                     *               ],
+                     *               "text": "1 L",
+                     *               "volume": 1000,
+                     *               "water": 985,
+                     *               "waterText": "985 mL"
+                     *             }
+                     *           ],
+                     *           "vessel": "sprayer",
+                     *           "volume": "1 L",
+                     *           "volumeMl": 1000,
+                     *           "warnings": []
+                     *         },
+                     *         "range": "10 mL per L to 20 mL per L",
+                     *         "rate": "spray",
+                     *         "remedy": "soap",
+                     *         "spoons": "metric",
+                     *         "sprayer": "1 L",
+                     *         "use": "15 mL per L",
+                     *         "volume": "1 L"
+                     *       },
+                     *       "number": "26-0027",
+                     *       "page": {
+                     *         "ended": true,
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askDay": "2026-07-27",
+                     *           "askOn": "Monday 27 July",
+                     *           "beside": [
+                     *             {
+                     *               "days": [
+                     *                 "Sat 11 Jul"
+                     *               ],
+                     *               "on": [
+                     *                 "2026-07-11"
+                     *               ],
+                     *               "what": "Hose it off",
+                     *               "why": "On no day of spraying, nor the day after: it would take off what was put on."
+                     *             }
+                     *           ],
+                     *           "bring": "Bring or send then: how many are left on the leaves you look at, or a fresh piece in a closed bag, with the number above.",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [
+                     *             "Monday 13 July"
+                     *           ],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "disposal": "Put what you cut off in a tied bag in the bin, not on the compost.",
+                     *           "drawing": "two-spotted-mite",
+                     *           "grower": "Ilse",
+                     *           "handed": true,
+                     *           "hour": "Late in the day, when the sun is off the leaves, it is calm and no rain is due before it dries.",
+                     *           "lookFor": [
+                     *             "Two dark spots on the back"
+                     *           ],
+                     *           "mix": {
+                     *             "buy": [
+                     *               "30 mL of insecticidal soap for all 2 treatments"
+                     *             ],
+                     *             "lines": [
+                     *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
+                     *             ],
+                     *             "notes": [
+                     *               "Mix only what you use today; label what you mix; never in a drink bottle."
+                     *             ],
+                     *             "order": [
+                     *               "Fill the sprayer with water to just under the line."
+                     *             ],
+                     *             "product": "Insecticidal soap"
+                     *           },
+                     *           "mustNot": [
+                     *             "Pyrethrins: they kill the helpers and mites come back worse."
+                     *           ],
+                     *           "number": "26-0027",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "Runner bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
+                     *           "recovers": "flecked leaves stay flecked; new leaves come clean",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "A ready-mixed bottle is not thinned: use it as it is."
+                     *               ],
+                     *               "how": [
+                     *                 "Spray until both sides of every leaf drip."
+                     *               ],
+                     *               "name": "Insecticidal soap",
+                     *               "storage": "cool, dry, locked, not frozen",
+                     *               "wear": [
+                     *                 "gloves"
+                     *               ]
+                     *             }
+                     *           ],
+                     *           "sure": "This is most likely; we were not able to be quite sure.",
+                     *           "table": [
+                     *             {
+                     *               "day": "Saturday 11 July",
+                     *               "on": "2026-07-11",
+                     *               "what": "Patch test: three leaves. Go on only if they are unmarked two days later."
+                     *             }
+                     *           ],
+                     *           "title": "Two-spotted spider mite",
+                     *           "together": [
+                     *             "Hose off in the morning, let it dry, then insecticidal soap in the evening on what is left."
+                     *           ],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "Tiny mites under the leaves suck them pale. They breed fastest in hot dry air, and often spin no web at all. Washing them off again and again, then soap, brings them below harm.",
+                     *           "why": [
+                     *             "heat"
+                     *           ]
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": true,
+                     *             "for": [
+                     *               {
+                     *                 "decibans": 10.152663639194973,
+                     *                 "finding": "walker-spots",
+                     *                 "said": "two dark spots on the back",
+                     *                 "short": "two spots"
+                     *               }
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.44589130808494026,
+                     *             "reason": "for: two dark spots on the back",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 1,
+                     *         "mustLook": [
+                     *           {
+                     *             "finding": "walkers",
+                     *             "name": "Specks that walk",
+                     *             "why": "look at specks that walk"
+                     *           }
+                     *         ],
+                     *         "next": [
+                     *           {
+                     *             "bits": 0.6349657329650799,
+                     *             "destructive": false,
+                     *             "finding": "flecks",
+                     *             "lossDrop": 0.16686718045874244,
+                     *             "minutes": 0.2,
+                     *             "name": "Pale pin-prick flecks",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "many",
+                     *                 "p": 0.3907756689796952,
+                     *                 "state": "many",
+                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.8693509123216865
+                     *               }
+                     *             ],
+                     *             "score": 0.5105098576403806
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Two-spotted spider mite"
+                     *             ],
+                     *             "group": "spider mites",
+                     *             "one": true,
+                     *             "p": 0.4459607920514918
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "flecks"
+                     *         ],
+                     *         "tilt": [
+                     *           {
+                     *             "decibans": 10.152663639194973,
+                     *             "finding": "walker-spots",
+                     *             "said": "two dark spots on the back",
+                     *             "short": "two spots"
+                     *           }
+                     *         ],
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 12.048054206390965,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.08357917383462281
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "No cause holds 60 in 100 yet."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "schools": {
+                     *         "rhythm": "weekly"
+                     *       },
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
+                     *       "stage": "handed",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "treatment": {
+                     *         "by": "Odile",
+                     *         "remedies": [
+                     *           "soap"
+                     *         ]
+                     *       },
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "cause": "two-spotted-mite",
+                     *         "degree": "working",
+                     *         "needsReview": false,
+                     *         "p": 0.44589130808494026
+                     *       },
+                     *       "version": 18
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
     "add-photo": {
         parameters: {
             query?: {
@@ -7959,23 +8859,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8003,11 +8903,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8262,23 +9162,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8306,11 +9206,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8480,11 +9380,11 @@ export interface operations {
                      *       "weeks": {
                      *         "course": {
                      *           "alone": [
-                     *             0.9999999999999999
+                     *             1
                      *           ],
                      *           "days": [
                      *             [
-                     *               0.6252451245177207
+                     *               0.625091853732407
                      *             ]
                      *           ],
                      *           "says": [
@@ -8507,7 +9407,7 @@ export interface operations {
                      *             "on": [
                      *               "2026-07-13"
                      *             ],
-                     *             "share": 0.288775637305411
+                     *             "share": 0.2890309540630632
                      *           }
                      *         ],
                      *         "sky": [
@@ -8840,6 +9740,7 @@ export interface operations {
                      *       ],
                      *       "number": "26-0027",
                      *       "page": {
+                     *         "ended": true,
                      *         "sheet": {
                      *           "advisor": "Odile",
                      *           "always": [
@@ -8930,7 +9831,8 @@ export interface operations {
                      *             "heat"
                      *           ]
                      *         },
-                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
                      *       },
                      *       "photos": [],
                      *       "reading": {
@@ -8967,23 +9869,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9011,11 +9913,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9042,7 +9944,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 20
+                     *       "version": 21
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -9353,6 +10255,7 @@ export interface operations {
                      *       ],
                      *       "number": "26-0027",
                      *       "page": {
+                     *         "ended": true,
                      *         "sheet": {
                      *           "advisor": "Odile",
                      *           "always": [
@@ -9443,7 +10346,8 @@ export interface operations {
                      *             "heat"
                      *           ]
                      *         },
-                     *         "token": "k3Jt0Vq-example-of-a-token"
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
                      *       },
                      *       "photos": [],
                      *       "reading": {
@@ -9555,7 +10459,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 18
+                     *       "version": 19
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -9722,23 +10626,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9766,11 +10670,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10043,7 +10947,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -10056,20 +10960,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10081,7 +10985,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -10090,11 +10994,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11415,6 +12319,68 @@ export interface operations {
             404: components["responses"]["Problem"];
             413: components["responses"]["Problem"];
             415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    rounds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "counts": {
+                     *         "call": 1,
+                     *         "due": 2,
+                     *         "late": 1,
+                     *         "soon": 2
+                     *       },
+                     *       "rows": [
+                     *         {
+                     *           "askOn": "2026-07-05",
+                     *           "call": true,
+                     *           "cause": "citrus-mealybug",
+                     *           "causeName": "Citrus mealybug",
+                     *           "certainty": 1,
+                     *           "contact": "by letter",
+                     *           "createdAt": "2026-06-11T17:00:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "Fergus Lane",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "kind": "call",
+                     *           "late": 6,
+                     *           "line": "cotton in the joints",
+                     *           "number": "26-0012",
+                     *           "place": "indoors",
+                     *           "plant": "Jade plant",
+                     *           "silent": 2,
+                     *           "stage": "handed",
+                     *           "urgency": 0,
+                     *           "version": 11,
+                     *           "what": "Citrus mealybug · Wipe off with a damp cloth",
+                     *           "when": "6 days late"
+                     *         }
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Rounds"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];

@@ -3,17 +3,17 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
+import { held } from '../parts/count/counts';
+import { Pad } from '../parts/count/Pad';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { Answer, WhyHere } from './act/Answer';
 import { Circumstances } from './act/Circumstances';
-import { held } from './act/counts';
 import { heavies } from './act/Heavy';
 import { HowTo } from './act/HowTo';
-import { Pad } from './act/Pad';
 import { RunChart } from './act/RunChart';
 import { useActForm } from './act/useActForm';
-import { ChangeTrouble } from './ChangeTrouble';
 
 const stageNames: Record<string, string> = {
   egg: 'eggs',

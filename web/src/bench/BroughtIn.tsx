@@ -2,11 +2,11 @@ import Button from '@mui/material/Button';
 import { useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { Problem, View } from '../api/client';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { IntakeFields } from '../parts/IntakeFields';
 import { fromIntake, readEarlier, toIntake } from '../parts/intake';
 import { useTyped } from '../ui/draft';
 import { useToast } from '../ui/toast';
-import { ChangeTrouble } from './ChangeTrouble';
 
 /** What was written at the counter, to be corrected; each correction stays in the story. */
 export function BroughtIn({ view }: { view: View }) {

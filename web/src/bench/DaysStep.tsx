@@ -5,11 +5,11 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Chips, daysBetween, shortDay, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
-import { ChangeTrouble } from './ChangeTrouble';
 import { usePlan } from './usePlan';
 import { Weeks } from './Weeks';
 

@@ -4,12 +4,12 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { useToday } from '../api/hooks';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { Code } from '../ui/Code';
 import { useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
-import { ChangeTrouble } from './ChangeTrouble';
 
 export function HandOver({ view }: { view: View }) {
   const change = useChange(view.id);
@@ -70,6 +70,21 @@ export function HandOver({ view }: { view: View }) {
                 {`${window.location.host}/p/${view.handover.token}`}
               </a>
             </p>
+            {view.page && !view.page.ended ? (
+              <Button
+                style={{ justifySelf: 'start' }}
+                onClick={() =>
+                  change.mutate(post('/api/v1/cases/{id}/page/end', {}), {
+                    onSuccess: () => say({ text: 'Taken back: the address leads nowhere now.' }),
+                  })
+                }
+                data-do="end-page"
+              >
+                Take the address back
+              </Button>
+            ) : (
+              <p className="notice">This address was taken back; the next hand-over gets another.</p>
+            )}
             <GrowersCalendar grower={view.intake.grower} />
             <Code of={`${window.location.origin}/p/${view.handover.token}`} />
             <div className="wrap">

@@ -4,12 +4,12 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput, useBlend } from '../parts/Mixer';
 import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '../parts/PlacePanel';
 import { shortDay } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
-import { ChangeTrouble } from './ChangeTrouble';
 import { usePlan } from './usePlan';
 
 export function MixStep({ view }: { view: View }) {

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
-import { ChangeTrouble } from './ChangeTrouble';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 
 /** Where good advisors disagree: which answer holds here, who chose it and why; the case may choose another. */
 export function Schools({ view, chosen }: { view: View; chosen: S['Chosen'][] }) {

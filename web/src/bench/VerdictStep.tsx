@@ -6,12 +6,12 @@ import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
+import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { SplitTable, TwoOrThree, useSplit } from '../plates/Apart';
 import { Chips, shortDay } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { Candidates, verdictWords } from './Candidates';
-import { ChangeTrouble } from './ChangeTrouble';
 
 const degrees = [
   { id: 'settled', name: 'settled' },

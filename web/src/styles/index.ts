@@ -10,4 +10,5 @@ import './shelf.css';
 import './scope.css';
 import './act.css';
 import './spray.css';
+import './rounds.css';
 import './media.css';

@@ -20,6 +20,12 @@ export const rooms = [
     d: 'M4 7h18v15H4zM4 11h18M9 4v5M17 4v5M8 15h3M13 15h1M17 15h1M8 18h1M12 18h3',
   },
   {
+    digit: '6',
+    name: 'Rounds',
+    to: '/rounds',
+    d: 'M13 4a9 9 0 1 1-8 5M5 4v5h5M13 8v5l4 2',
+  },
+  {
     digit: '7',
     name: 'Plates',
     to: '/plates',

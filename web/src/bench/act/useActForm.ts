@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type S, take, type View } from '../../api/client';
+import { asked, type Tallied } from '../../parts/count/counts';
 import { useTyped } from '../../ui/draft';
-import { asked, type Tallied } from './counts';
 
 /** How a trouble is counted before anybody chose otherwise: of leaves that show it with or without, of animals each. */
 const firstWay = (t?: S['Threshold']): Pick<Tallied, 'way' | 'of'> =>

@@ -1,0 +1,214 @@
+package desk
+
+import (
+	"context"
+	"slices"
+
+	"botanik/core/casework"
+	"botanik/core/civil"
+	"botanik/core/fault"
+	"botanik/core/scouting"
+	"botanik/internal/casefile"
+	"botanik/internal/house"
+	"botanik/internal/store"
+)
+
+// RoundRow is one grower to be asked, or who has answered.
+type RoundRow struct {
+	Ask
+	Kind   string `json:"kind" enum:"answered,call,boss,late,due,decide,moved,soon"`
+	Told   string `json:"told,omitempty" doc:"what was told last, in a word or a note"`
+	Silent int    `json:"silent,omitempty" doc:"times without an answer, one after the other"`
+}
+
+// Rounds is the queue of all follow-ups.
+type Rounds struct {
+	Rows   []RoundRow     `json:"rows" doc:"what is most pressing first"`
+	Counts map[string]int `json:"counts"`
+	More   int            `json:"more,omitempty" doc:"due ones that are not shown"`
+}
+
+// Kinds of a row, the most pressing first.
+var roundKinds = []string{"answered", "call", "boss", "late", "due", "decide", "moved", "soon"}
+
+// How many rows are shown of what is due, and how many days ahead is soon.
+const (
+	mostRows  = 120
+	soonDays  = 5
+	mostSoon  = 20
+	movedBack = 5 // days
+)
+
+// Rounds gathers the queue.
+func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return Rounds{}, err
+	}
+	out := Rounds{Rows: []RoundRow{}, Counts: map[string]int{}}
+	due, all, err := s.Store.DueBy(ctx, m.Today.String(), mostRows)
+	if err != nil {
+		return Rounds{}, err
+	}
+	out.More = all - len(due)
+	left, err := s.Store.Undecided(ctx, mostSoon)
+	if err != nil {
+		return Rounds{}, err
+	}
+	seen := map[string]bool{}
+	add := func(rows []store.Case, kind string) error {
+		for _, r := range rows {
+			if seen[r.ID] {
+				continue
+			}
+			seen[r.ID] = true
+			row, err := s.roundRow(r, m.Today, kind)
+			if err != nil {
+				return err
+			}
+			out.Rows = append(out.Rows, row)
+			out.Counts[row.Kind]++
+		}
+		return nil
+	}
+	if err := add(due, ""); err != nil {
+		return Rounds{}, err
+	}
+	if err := add(left, "decide"); err != nil {
+		return Rounds{}, err
+	}
+	told, err := s.Store.MovedSince(ctx, store.Stamp(m.Today.Add(-movedBack).Midnight(m.Clock)))
+	if err != nil {
+		return Rounds{}, err
+	}
+	for _, t := range told {
+		r, err := s.Store.Case(ctx, t.CaseID)
+		if err != nil {
+			return Rounds{}, err
+		}
+		if r.ClosedAt == "" && r.AskOn != "" {
+			if err := add([]store.Case{r}, "moved"); err != nil {
+				return Rounds{}, err
+			}
+		}
+	}
+	soon, _, err := s.Store.DueBy(ctx, m.Today.Add(soonDays).String(), mostRows+mostSoon)
+	if err != nil {
+		return Rounds{}, err
+	}
+	if err := add(soon, "soon"); err != nil {
+		return Rounds{}, err
+	}
+	slices.SortStableFunc(out.Rows, func(a, b RoundRow) int {
+		return slices.Index(roundKinds, a.Kind) - slices.Index(roundKinds, b.Kind)
+	})
+	return out, nil
+}
+
+func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow, error) {
+	a, err := s.ask(r, today)
+	if err != nil {
+		return RoundRow{}, err
+	}
+	c, err := caseOf(r)
+	if err != nil {
+		return RoundRow{}, err
+	}
+	row := RoundRow{Ask: a, Kind: kind, Silent: c.Now().Silent()}
+	last := lastTold(&c)
+	if last != nil {
+		row.Told = last.Word
+		if row.Told == "" {
+			row.Told = last.Note
+		}
+	}
+	k := s.cause(&c)
+	switch {
+	case kind != "":
+	case last != nil && last.Unread:
+		row.Kind = "answered"
+	case a.Call:
+		row.Kind = "call"
+	case k != nil && k.Regulated != "":
+		row.Kind = "boss"
+	case last != nil && !last.Silent && last.Next != nil:
+		row.Kind = "decide"
+	case a.Late > 0:
+		row.Kind = "late"
+	default:
+		row.Kind = "due"
+	}
+	return row, nil
+}
+
+func lastTold(c *Case) *casefile.FollowUp {
+	if f := c.Now().FollowUps; len(f) > 0 {
+		return &f[len(f)-1]
+	}
+	return nil
+}
+
+// TakeNext takes the step that was advised last, with what follows of itself: a repeat has
+// its days, done is closed. Errors say where nothing is advised.
+func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int) (View, error) {
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return View{}, err
+	}
+	last := lastTold(&c)
+	if last == nil || last.Next == nil || c.Closing != nil {
+		return View{}, fault.New("next", "nothing is advised yet", "ask how it went first")
+	}
+	switch move := last.Next.Move; move {
+	case "done":
+		outcome := "better"
+		if last.Word == "gone" || last.Result != nil && last.Result.After == 0 {
+			outcome = "cleared"
+		}
+		return s.Close(ctx, who, id, from, CloseInput{Outcome: outcome})
+	case "call", "refer":
+		return View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
+	default:
+		return s.change(ctx, who, id, from, "round", func(m house.Moment, c *Case) (string, error) {
+			c.Begin()
+			c.Clear(casework.Reopens[move], true)
+			if move != "repeat" {
+				return "next round: " + move, nil
+			}
+			said, err := s.keepDays(m, c, who, DaysInput{})
+			if err != nil { // the label may not allow another round: that is told, and the days are left to a person
+				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
+					f.Mend = "go one rung up, or change the way of killing; " + f.Mend
+					return f
+				})
+			}
+			return "next round: repeat, " + said, nil
+		})
+	}
+}
+
+// WorkedHere is what came of a remedy at this desk.
+type WorkedHere struct {
+	Remedy string  `json:"remedy"`
+	N      int     `json:"n" doc:"closed cases whose outcome is known"`
+	Better int     `json:"better"`
+	Low    float64 `json:"low" doc:"of the share that got better, 95 %, Wilson"`
+	High   float64 `json:"high"`
+}
+
+// fewestWorked are how many closed cases a figure is shown from.
+const fewestWorked = 5
+
+// worked is what came of each remedy against a cause here, never from fewer than five cases.
+func (s *Service) worked(ctx context.Context, cause string) ([]WorkedHere, error) {
+	rows, err := s.Store.WorkedAgainst(ctx, cause)
+	out := []WorkedHere{}
+	for _, r := range rows {
+		if r.N < fewestWorked {
+			continue
+		}
+		low, high := scouting.Wilson(r.Better, r.N)
+		out = append(out, WorkedHere{r.Remedy, r.N, r.Better, low, high})
+	}
+	return out, err
+}
