@@ -19,6 +19,7 @@ import (
 	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
+	"botanik/internal/gateway"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
 	"botanik/internal/simulated"
@@ -126,7 +127,12 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, h
 		defer close(done)
 		watchWeather(ctx, o.desk, opts.Log)
 	}()
-	defer func() { stop(); <-done }() // before the file is closed
+	carried := make(chan struct{})
+	go func() {
+		defer close(carried)
+		carry(ctx, o.desk, opts.Log)
+	}()
+	defer func() { stop(); <-done; <-carried }() // before the file is closed
 	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
 	return s.Serve(cmd.Context(), ln)
 }
@@ -145,6 +151,29 @@ func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
 		select {
 		case <-ctx.Done():
 			tick.Stop()
+			return
+		case <-tick.C:
+		}
+	}
+}
+
+// carryEvery is how often the outbox is looked through.
+const carryEvery = 10 * time.Second
+
+// carry hands messages to the gateway the house names, or to the simulated one.
+func carry(ctx context.Context, d *desk.Service, log *slog.Logger) {
+	by := gateway.New(simulated.NewGateway(), func(ctx context.Context) (string, error) {
+		id, _, err := d.House.Identity(ctx)
+		return id.Gateway, err
+	})
+	tick := time.NewTicker(carryEvery)
+	defer tick.Stop()
+	for {
+		if _, err := d.WorkOutbox(ctx, by); err != nil && ctx.Err() == nil {
+			log.Error("the outbox could not be worked through", "err", err)
+		}
+		select {
+		case <-ctx.Done():
 			return
 		case <-tick.C:
 		}

@@ -171,6 +171,13 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
+	lost, err := s.Store.MessagesLost(ctx, store.Stamp(day.Add(-lostBack).Midnight(m.Clock)))
+	if err != nil {
+		return err
+	}
+	for _, x := range lost {
+		out.Notices = append(out.Notices, Notice{"message", "A message to " + x.Reach + " did not arrive.", strings.TrimSuffix(x.Said, ".") + ". Telephone, or print the page.", x.CaseID})
+	}
 	if why := s.Weather.Trouble(); why != "" {
 		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + "; simulated hours stand in its place. Look outside before anything is sprayed."})
 	}
@@ -192,6 +199,9 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 
 // wetDays are how many days ahead a wet spell is told of.
 const wetDays = 3
+
+// lostBack are how many days a message that did not arrive is told of.
+const lostBack = 3
 
 // wetAhead tells of wet leaves that let a disease in within days, where a case in a tray
 // or to be asked about has it: what protects has to lie on the leaf before.

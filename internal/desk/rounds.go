@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 	"slices"
+	"strings"
 
 	"botanik/core/casework"
 	"botanik/core/civil"
@@ -117,10 +118,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	row := RoundRow{Ask: a, Kind: kind, Silent: c.Now().Silent()}
 	last := lastTold(&c)
 	if last != nil {
-		row.Told = last.Word
-		if row.Told == "" {
-			row.Told = last.Note
-		}
+		row.Told = strings.Trim(last.Word+"; "+last.Note, "; ")
 	}
 	k := s.cause(&c)
 	switch {

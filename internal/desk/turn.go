@@ -136,7 +136,18 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	_, err = s.change(ctx, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
-	return err == nil, err
+	if err != nil {
+		return false, err
+	}
+	if c, err = s.read(ctx, id); err != nil {
+		return true, err
+	}
+	told, to := []string{}, []string{}
+	for _, mv := range moves {
+		told, to = append(told, mv.Text()), append(to, mv.To.String())
+	}
+	_, err = s.queue(ctx, m, &c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
+	return true, err
 }
 
 // turned is what the weather asks of the days of a case that was handed over.

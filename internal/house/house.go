@@ -4,6 +4,8 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"net/url"
+	"strings"
 	"sync"
 	"time"
 	_ "time/tzdata" // a desk knows its zone on machines that have none of their own
@@ -17,6 +19,7 @@ import (
 	"botanik/core/weather"
 	"botanik/internal/air"
 	"botanik/internal/camera"
+	"botanik/internal/gateway"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
@@ -102,6 +105,11 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 	l.AddErr("", camera.Address(id.ScopeCamera))
 	id.WeatherStation = humanise.Line(id.WeatherStation)
 	l.AddErr("", air.Address(id.WeatherStation))
+	id.Gateway, id.Public = humanise.Line(id.Gateway), strings.TrimRight(humanise.Line(id.Public), "/")
+	l.AddErr("", gateway.Address(id.Gateway))
+	if u, err := url.Parse(id.Public); id.Public != "" && (err != nil || u.Host == "" || u.Scheme != "https" && u.Scheme != "http") {
+		l.Add("public", fmt.Sprintf("%q is no address", id.Public), "write it like https://desk.example, or leave it empty")
+	}
 	id.Place, id.Reach = humanise.Line(id.Place), humanise.Line(id.Reach)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
@@ -261,6 +269,9 @@ type Identity struct {
 	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
 
 	ScopeCamera string `json:"scopeCamera,omitempty" maxLength:"200" doc:"address of the microscope camera's bridge; empty for the simulated one"`
+
+	Gateway string `json:"gateway,omitempty" maxLength:"200" doc:"address of the message gateway or the mail server; empty for the simulated one"`
+	Public  string `json:"public,omitempty" maxLength:"200" doc:"address at which growers reach this program, for links in messages"`
 
 	WeatherStation string `json:"weatherStation,omitempty" maxLength:"200" doc:"address of the weather station or its bridge; empty for the simulated one"`
 }

@@ -80,6 +80,7 @@ func TestExamples(t *testing.T) {
 	ask("earlier", "/api/v1/earlier", map[string]any{"text": "soap 9 days ago, neem on Tuesday"})
 
 	sample := bean()
+	sample["contact"] = "ilse@terrace.example"
 	v := keep("check-in", sample, o.call("POST", "/api/v1/cases", sample, "Idempotency-Key", "0a7c2f4e-example"), 201)
 	at := "/api/v1/cases/" + v.Body["id"].(string)
 	do := func(id, method, path string, body map[string]any) answer {
@@ -114,6 +115,11 @@ func TestExamples(t *testing.T) {
 	do("set-days", "PUT", "/days", map[string]any{"count": 2})
 	read("sheet", at+"/sheet")
 	do("hand-over", "POST", "/handover", map[string]any{})
+	ask("send-message", at+"/messages", map[string]any{"kind": "page"})
+	read("messages", at+"/messages")
+	keep("no-messages", map[string]any{"none": true}, o.call("PUT", at+"/messages/none", map[string]any{"none": true}), 200)
+	words := read("templates", "/api/v1/templates")
+	keep("set-templates", words.Body, o.call("PUT", "/api/v1/templates", words.Body, "If-Match", words.Header.Get("ETag")), 200)
 	keep("page", nil, c.call("GET", "/api/v1/page/"+v.Body["handover"].(map[string]any)["token"].(string), nil), 200)
 	do("follow-up", "POST", "/followup", map[string]any{"count": map[string]any{"beforeCounts": []any{14, 9, 22, 11, 17}, "afterCounts": []any{1, 0, 3, 2, 0}}, "note": "much better"})
 	read("rounds", "/api/v1/rounds")

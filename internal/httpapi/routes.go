@@ -129,6 +129,7 @@ func (s *Server) routes() {
 	s.computeRoutes()
 	s.scopeRoutes()
 	s.weatherRoutes()
+	s.messageRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in

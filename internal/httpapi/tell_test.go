@@ -108,7 +108,9 @@ func TestAGrowerTellsOnTheirPage(t *testing.T) {
 	assert.NotContains(t, pic["name"], "/")
 	assert.NotContains(t, pic["name"], "<")
 
-	var rounds struct{ Rows []struct{ ID, Kind, Told string } }
+	var rounds struct {
+		Rows []struct{ ID, Kind, Told string }
+	}
 	require.NoError(t, json.Unmarshal([]byte(a.call("GET", "/api/v1/rounds", nil).Raw), &rounds))
 	assert.Equal(t, "answered", rounds.Rows[0].Kind)
 	assert.True(t, strings.HasSuffix(at, rounds.Rows[0].ID))

@@ -20,6 +20,7 @@ CREATE TABLE outbox (
   changed_at TEXT NOT NULL
 ) STRICT;
 CREATE INDEX outbox_due ON outbox (next_at) WHERE state IN ('waiting', 'sending', 'sent');
+CREATE INDEX outbox_lost ON outbox (changed_at) WHERE state IN ('failed', 'bounced');
 CREATE INDEX outbox_case ON outbox (case_id, made_at);
 
 -- Who wants no messages.

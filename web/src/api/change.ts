@@ -85,7 +85,8 @@ async function send(client: QueryClient, id: string, call: Call): Promise<View> 
 }
 
 const renew = (client: QueryClient) => {
-  for (const key of ['today', 'story', 'advice', 'sheet', 'list']) void client.invalidateQueries({ queryKey: [key] });
+  for (const key of ['today', 'story', 'advice', 'sheet', 'list', 'rounds', 'spray-days'])
+    void client.invalidateQueries({ queryKey: [key] });
 };
 
 /** A change of a case; the answer replaces what the bench shows. Changes of one case wait for each other. */

@@ -312,6 +312,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Messages to the grower of a case, and how far they have come
+         * @description Messages to the grower of a case, and how far they have come. Needs a session.
+         */
+        get: operations["messages"];
+        put?: never;
+        /**
+         * Send the grower the page, or ask how it went; the same is never sent twice
+         * @description Send the grower the page, or ask how it went; the same is never sent twice. Needs a session and its token.
+         */
+        post: operations["send-message"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cases/{id}/messages/none": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Keep that this grower wants no messages, or take that back
+         * @description Keep that this grower wants no messages, or take that back. Needs a session and its token.
+         */
+        put: operations["no-messages"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/mix": {
         parameters: {
             query?: never;
@@ -1284,6 +1328,30 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/templates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The words of messages
+         * @description The words of messages. Needs a session.
+         */
+        get: operations["templates"];
+        /**
+         * Change the words of messages (coordinator)
+         * @description Change the words of messages (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["set-templates"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/today": {
         parameters: {
             query?: never;
@@ -2250,6 +2318,8 @@ export interface components {
         Identity: {
             /** @description whom to call about a regulated suspect */
             authority: string;
+            /** @description address of the message gateway or the mail server; empty for the simulated one */
+            gateway?: string;
             /** @description where undetermined samples are sent, and how packed */
             lab: string;
             /** Format: double */
@@ -2258,6 +2328,8 @@ export interface components {
             lon: number;
             name: string;
             place: string;
+            /** @description address at which growers reach this program, for links in messages */
+            public?: string;
             /** @description how a grower reaches the desk: telephone, hours; it stands on every page */
             reach?: string;
             /** @description address of the microscope camera's bridge; empty for the simulated one */
@@ -2795,6 +2867,10 @@ export interface components {
             why: string;
         };
         None: Record<string, never>;
+        NoneBody: {
+            /** @description this grower wants no messages */
+            none: boolean;
+        };
         Notice: {
             bold: string;
             case?: string;
@@ -3539,6 +3615,28 @@ export interface components {
             /** @description the look that says so */
             said: string;
         };
+        SendBody: {
+            /**
+             * @description the page, or the question how it went
+             * @enum {string}
+             */
+            kind: "page" | "ask";
+        };
+        Sent: {
+            /** Format: date-time */
+            at: string;
+            case: string;
+            id: string;
+            /** @enum {string} */
+            kind: "page" | "moved" | "ask";
+            reach: string;
+            said?: string;
+            /** @enum {string} */
+            state: "waiting" | "sending" | "sent" | "delivered" | "failed" | "bounced" | "answered" | "held";
+            text: string;
+            /** Format: int64 */
+            tries: number;
+        };
         Sequential: {
             /**
              * Format: double
@@ -4072,6 +4170,14 @@ export interface components {
             /** Format: double */
             water: number;
             waterText: string;
+        };
+        Templates: {
+            /** @description how did it go */
+            ask: string;
+            /** @description when the weather moved a day */
+            moved: string;
+            /** @description with the page, after the hand-over */
+            page: string;
         };
         Threshold: {
             /** @description none is borne */
@@ -4657,7 +4763,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/n2eviNkW4IgqYExw8O-TUhbgdhOjUp94.ics",
+                     *         "path": "/c/mSVF7QKUjfV9L6UwWuYx2oP-shLzVCEh.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -4697,7 +4803,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/n2eviNkW4IgqYExw8O-TUhbgdhOjUp94.ics",
+                     *       "path": "/c/mSVF7QKUjfV9L6UwWuYx2oP-shLzVCEh.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -4792,7 +4898,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBYVlowUkU2TUNZTko2SFBY"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA0Mk0yWTNFOUNEMjlEM0pD"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -4820,6 +4926,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
+                 *       "contact": "ilse@terrace.example",
                  *       "daysToHarvest": 9,
                  *       "edible": true,
                  *       "grower": "Ilse",
@@ -4849,154 +4956,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
-                     *         "daysToHarvest": 9,
-                     *         "edible": true,
-                     *         "grower": "Ilse",
-                     *         "host": "bean",
-                     *         "place": "garden",
-                     *         "plant": "Runner bean",
-                     *         "story": "pale and dusty"
-                     *       },
-                     *       "looks": [],
-                     *       "number": "26-0027",
-                     *       "photos": [],
-                     *       "reading": {
-                     *         "alarms": [],
-                     *         "candidates": [
-                     *           {
-                     *             "against": [],
-                     *             "cause": "two-spotted-mite",
-                     *             "confirmed": false,
-                     *             "for": [],
-                     *             "group": "spider mites",
-                     *             "kind": "pest",
-                     *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
-                     *             "reason": "nothing looked at yet speaks for or against it",
-                     *             "regulated": false
-                     *           }
-                     *         ],
-                     *         "leader": "two-spotted-mite",
-                     *         "looked": 0,
-                     *         "mustLook": [],
-                     *         "next": [
-                     *           {
-                     *             "bits": 2.0301698090747746,
-                     *             "destructive": false,
-                     *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
-                     *             "minutes": 0.2,
-                     *             "name": "What strikes you first",
-                     *             "outcomes": [
-                     *               {
-                     *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
-                     *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
-                     *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
-                     *               }
-                     *             ],
-                     *             "score": 0.8894194670225456
-                     *           }
-                     *         ],
-                     *         "other": "open",
-                     *         "pairs": [],
-                     *         "plans": [
-                     *           {
-                     *             "causes": [
-                     *               "Predatory mite"
-                     *             ],
-                     *             "group": "leave it",
-                     *             "one": true,
-                     *             "p": 0.1861193562736273
-                     *           }
-                     *         ],
-                     *         "rival": "rust",
-                     *         "stop": "",
-                     *         "tell": [
-                     *           "main-sign"
-                     *         ],
-                     *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
-                     *         "unlisted": {
-                     *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
-                     *         },
-                     *         "verdict": "open",
-                     *         "why": [
-                     *           "Nothing has been looked at yet."
-                     *         ]
-                     *       },
-                     *       "round": 0,
-                     *       "spoken": [
-                     *         {
-                     *           "finding": "flecks",
-                     *           "state": "many",
-                     *           "words": "pale and dusty"
-                     *         }
-                     *       ],
-                     *       "stage": "waiting",
-                     *       "steps": [
-                     *         {
-                     *           "id": "in",
-                     *           "name": "Brought in",
-                     *           "state": "done"
-                     *         }
-                     *       ],
-                     *       "updatedAt": "2026-07-11T13:00:00Z",
-                     *       "version": 1
-                     *     }
-                     */
-                    "application/json": components["schemas"]["View"];
-                };
-            };
-            400: components["responses"]["Problem"];
-            401: components["responses"]["Problem"];
-            403: components["responses"]["Problem"];
-            404: components["responses"]["Problem"];
-            408: components["responses"]["Problem"];
-            409: components["responses"]["Problem"];
-            412: components["responses"]["Problem"];
-            413: components["responses"]["Problem"];
-            415: components["responses"]["Problem"];
-            422: components["responses"]["Problem"];
-            428: components["responses"]["Problem"];
-            500: components["responses"]["Problem"];
-            503: components["responses"]["Problem"];
-            507: components["responses"]["Problem"];
-        };
-    };
-    case: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                /** @description its id, as it was answered */
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody?: never;
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    ETag?: string;
-                    [name: string]: unknown;
-                };
-                content: {
-                    /**
-                     * @example {
-                     *       "certainty": 0,
-                     *       "createdAt": "2026-07-11T13:00:00Z",
-                     *       "doses": [],
-                     *       "followUps": [],
-                     *       "given": [],
-                     *       "houseNews": [],
-                     *       "id": "01K0EXAMPLE000000000000000",
-                     *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -5102,6 +5062,155 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            409: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    case: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "certainty": 0,
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "contact": "ilse@terrace.example",
+                     *         "daysToHarvest": 9,
+                     *         "edible": true,
+                     *         "grower": "Ilse",
+                     *         "host": "bean",
+                     *         "place": "garden",
+                     *         "plant": "Runner bean",
+                     *         "story": "pale and dusty"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0027",
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.07507638722167868,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "mustLook": [],
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.0301698090747746,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.013542684193349586,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.08580010025282735,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.5532525321248902
+                     *               }
+                     *             ],
+                     *             "score": 0.8894194670225456
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Predatory mite"
+                     *             ],
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.1861193562736273
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
+                     *         "tilt": [],
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.08463882795676891
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 0,
+                     *       "spoken": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "many",
+                     *           "words": "pale and dusty"
+                     *         }
+                     *       ],
+                     *       "stage": "waiting",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -5165,6 +5274,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -5219,23 +5329,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5263,11 +5373,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5500,6 +5610,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -5648,23 +5759,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5692,11 +5803,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -5815,6 +5926,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -6387,6 +6499,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -6810,6 +6923,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -7170,6 +7284,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
+                 *       "contact": "ilse@terrace.example",
                  *       "daysToHarvest": 9,
                  *       "edible": true,
                  *       "grower": "Ilse",
@@ -7199,6 +7314,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -7361,6 +7477,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -7415,23 +7532,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7459,11 +7576,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7506,6 +7623,150 @@ export interface operations {
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
             507: components["responses"]["Problem"];
+        };
+    };
+    messages: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "case": "01K0EXAMPLE000000000000000",
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "kind": "page",
+                     *         "reach": "ilse@terrace.example",
+                     *         "state": "waiting",
+                     *         "text": "Ilse, this is the page for your runner bean (26-0027): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
+                     *         "tries": 0
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Sent"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "send-message": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "kind": "page"
+                 *     }
+                 */
+                "application/json": components["schemas"]["SendBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "case": "01K0EXAMPLE000000000000000",
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "kind": "page",
+                     *         "reach": "ilse@terrace.example",
+                     *         "state": "waiting",
+                     *         "text": "Ilse, this is the page for your runner bean (26-0027): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
+                     *         "tries": 0
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Sent"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "no-messages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "none": true
+                 *     }
+                 */
+                "application/json": components["schemas"]["NoneBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "none": true
+                     *     }
+                     */
+                    "application/json": components["schemas"]["NoneBody"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     "set-mix": {
@@ -7560,6 +7821,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -7700,23 +7962,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7744,11 +8006,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8199,6 +8461,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -8433,23 +8696,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8477,11 +8740,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8582,6 +8845,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -8805,6 +9069,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -9035,6 +9300,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -9162,23 +9428,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9206,11 +9472,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9486,6 +9752,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -9540,23 +9807,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9584,11 +9851,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9721,6 +9988,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -9869,23 +10137,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9913,11 +10181,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10006,6 +10274,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -10059,23 +10328,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10103,11 +10372,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10236,6 +10505,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -10572,6 +10842,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -10626,23 +10897,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10670,11 +10941,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10925,6 +11196,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -11085,6 +11357,7 @@ export interface operations {
                      *       "houseNews": [],
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "intake": {
+                     *         "contact": "ilse@terrace.example",
                      *         "daysToHarvest": 9,
                      *         "edible": true,
                      *         "grower": "Ilse",
@@ -13624,6 +13897,95 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    templates: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "ask": "{grower}, how is your {plant} ({number})? Count the same leaves again and tell us here: {link}\nOr: {reach}.\n{desk}",
+                     *       "moved": "{grower}, the weather has turned: {what}\nYour page for the {plant} has the new days: {link}\n{desk}, {reach}",
+                     *       "page": "{grower}, this is the page for your {plant} ({number}): {link}\nRead the label on the bottle first. Questions: {reach}.\n{desk}"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Templates"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "set-templates": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read, from its ETag */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "ask": "{grower}, how is your {plant} ({number})? Count the same leaves again and tell us here: {link}\nOr: {reach}.\n{desk}",
+                 *       "moved": "{grower}, the weather has turned: {what}\nYour page for the {plant} has the new days: {link}\n{desk}, {reach}",
+                 *       "page": "{grower}, this is the page for your {plant} ({number}): {link}\nRead the label on the bottle first. Questions: {reach}.\n{desk}"
+                 *     }
+                 */
+                "application/json": components["schemas"]["Templates"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "ask": "{grower}, how is your {plant} ({number})? Count the same leaves again and tell us here: {link}\nOr: {reach}.\n{desk}",
+                     *       "moved": "{grower}, the weather has turned: {what}\nYour page for the {plant} has the new days: {link}\n{desk}, {reach}",
+                     *       "page": "{grower}, this is the page for your {plant} ({number}): {link}\nRead the label on the bottle first. Questions: {reach}.\n{desk}"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Templates"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
     today: {
         parameters: {
             query?: never;
@@ -13648,7 +14010,7 @@ export interface operations {
                      *           "cause": "brown-soft-scale",
                      *           "causeName": "Brown soft scale",
                      *           "certainty": 1,
-                     *           "contact": "corin at the net loft",
+                     *           "contact": "corin@netloft.example",
                      *           "createdAt": "2026-06-17T17:00:00Z",
                      *           "degree": "settled",
                      *           "grower": "Corin Pell",

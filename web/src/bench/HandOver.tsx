@@ -5,6 +5,7 @@ import { useCaseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { useToday } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
+import { Messages } from '../parts/Messages';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { Code } from '../ui/Code';
@@ -85,6 +86,7 @@ export function HandOver({ view }: { view: View }) {
             ) : (
               <p className="notice">This address was taken back; the next hand-over gets another.</p>
             )}
+            <Messages view={view} kind="page" />
             <GrowersCalendar grower={view.intake.grower} />
             <Code of={`${window.location.origin}/p/${view.handover.token}`} />
             <div className="wrap">

@@ -16,6 +16,7 @@ import { People } from './People';
 import { SchoolRules } from './SchoolRules';
 import { ThisDesk } from './ThisDesk';
 import { WhereWeAre } from './WhereWeAre';
+import { Words } from './Words';
 
 /** Policy, law and the bottles on this shelf: changed by the coordinator, effective at once. */
 export default function House() {
@@ -122,6 +123,7 @@ export default function House() {
             <ThisDesk boss={boss} />
             <OwnPassword />
             <Calendars />
+            <Words boss={boss} />
             <Labels rules={rules} boss={boss} error={save.error} onChange={(h) => save.mutate(h)} />
             <section className="sheet pad">
               <h2>Local law, by active ingredient</h2>

@@ -17,6 +17,8 @@ const fields: [keyof Identity, string, string][] = [
   ['authority', 'Whom to call about a regulated suspect', ''],
   ['lab', 'Where undetermined samples go, and how packed', ''],
   ['zone', 'Time zone', 'Europe/London'],
+  ['public', 'Address growers reach this program at', 'https://desk.example'],
+  ['gateway', 'Message gateway or mail server', 'empty for the simulated one'],
   ['scopeCamera', 'Microscope camera’s bridge', 'empty for the simulated one'],
   ['weatherStation', 'Weather station’s address', 'empty for the simulated one'],
 ];

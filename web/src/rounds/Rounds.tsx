@@ -7,6 +7,7 @@ import { useCase, useSession } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Ending } from '../parts/Ending';
 import { HowItWent } from '../parts/HowItWent';
+import { Messages } from '../parts/Messages';
 import { arrows, Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
@@ -39,7 +40,12 @@ export default function Rounds() {
   );
   const row = rows.find((r) => r.id === id) ?? (id ? undefined : rows[0]);
   const open = row?.id ?? id ?? '';
-  const { data: view } = useCase(open);
+  const { data: view, refetch } = useCase(open);
+  // What was told meanwhile is in the queue before it is in the case as it was last seen here.
+  const older = !!row && !!view && view.id === row.id && view.version < row.version;
+  useEffect(() => {
+    if (older) void refetch();
+  }, [older, refetch]);
   const change = useChange(open);
   const { post } = useCaseCalls(open);
   const say = useToast();
@@ -86,6 +92,7 @@ export default function Rounds() {
             {view && row && (
               <div className="stack" data-round-case={view.number} key={view.id}>
                 <Script row={row} view={view} />
+                {view.page && view.stage !== 'closed' && <Messages view={view} kind="ask" />}
                 {mayTake && (
                   <div className="sheet pad stack" data-advised={advised}>
                     <ChangeTrouble id={view.id} change={change} />
@@ -118,7 +125,9 @@ export const moveNames: Record<string, string> = {
 function Queue({ rows, at, more }: { rows: S['RoundRow'][]; at: string; more: number }) {
   const on = useRef<HTMLAnchorElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the one in hand is kept in sight
-  useEffect(() => on.current?.scrollIntoView({ block: 'nearest' }), [at]);
+  useEffect(() => {
+    on.current?.scrollIntoView({ block: 'nearest' });
+  }, [at]);
   const groups = Object.keys(kinds)
     .map((k) => ({ k, list: rows.filter((r) => r.kind === k) }))
     .filter((g) => g.list.length);

@@ -1,0 +1,77 @@
+package e2e
+
+import (
+	"fmt"
+	"testing"
+
+	"github.com/chromedp/chromedp"
+	"github.com/chromedp/chromedp/kb"
+	"github.com/stretchr/testify/assert"
+)
+
+// The whole loop: handed over at the desk, told on a telephone without an account, seen in
+// Rounds, the next step taken with one key, closed with what it was.
+func TestTheLoopFromHandOverToTheEnd(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Petroc Vane", "Passionflower", "indoors", "webs")
+	p.mark("silk", "dense")
+	p.mark("walkers", "many")
+	p.likely("Two-spotted")
+	p.click(`[data-do=act]`)
+	p.see(`.offer.on`)
+	p.click(`[data-do=keep-remedy]`)
+	p.see(`[data-answer=mix] [data-dose]`)
+	p.click(`[data-do=keep-mix]`)
+	p.until("the step after the mix", `document.querySelector('[data-do=keep-days], [data-do=hand-over]')`)
+	var days bool
+	if p.eval(`!!document.querySelector('[data-do=keep-days]')`, &days); days {
+		p.see(`[data-answer=days] .day`)
+		p.click(`[data-do=keep-days]`)
+	}
+	p.see(`[data-do=hand-over]`)
+	p.click(`[data-do=hand-over]`)
+	p.see(`[data-grower-page]`)
+	var link string
+	p.eval(`document.querySelector('[data-grower-page]').getAttribute('href')`, &link)
+
+	// The grower's telephone: another browser, 390 px, no account.
+	g := browse(t, "http://"+d.addr, 390, 800)
+	g.open(link)
+	g.see(`form#tell`)
+	var wide bool
+	g.eval(`document.documentElement.scrollWidth > innerWidth`, &wide)
+	assert.False(t, wide, "no sideways scrolling")
+	g.do(chromedp.Click(`input[name=done]`, chromedp.ByQuery), chromedp.Click(`input[name=word][value=gone]`, chromedp.ByQuery), chromedp.SendKeys(`textarea[name=note]`, "clean since Sunday", chromedp.ByQuery), chromedp.Click(`form#tell button`, chromedp.ByQuery))
+	g.read("Thank you, the desk has it.")
+	g.see(`.ticked`)
+
+	p.press("6")
+	p.see(`[data-queue]`)
+	p.read("Answered")
+	p.read("clean since Sunday")
+	p.see(`[data-advised=done]`)
+	p.press("y")
+	p.read("Closed: cleared")
+	p.until("it to leave the queue", `![...document.querySelectorAll('.queue .ask')].some(a => a.innerText.includes('Petroc Vane'))`)
+	g.open(link)
+	g.until("nothing more to be told", `!document.querySelector('form#tell')`)
+}
+
+// The queue by keys: down and up, the script beside, no answer twice raises a call.
+func TestRoundsByKeys(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("brann")
+	p.press("6")
+	p.see(`[data-script]`)
+	first := p.text(`[data-script] h2`)
+	p.press(kb.ArrowDown)
+	p.until("the next one", `document.querySelector('[data-script] h2') && document.querySelector('[data-script] h2').innerText !== `+fmt.Sprintf("%q", first))
+	assert.Contains(t, p.text(`[data-script]`), "Was everything done")
+	p.press(kb.ArrowUp)
+	p.says(`[data-script] h2`, first)
+}

@@ -1,0 +1,249 @@
+package desk
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"net/mail"
+	"regexp"
+	"strings"
+	"time"
+
+	"botanik/core/fault"
+	"botanik/internal/gateway"
+	"botanik/internal/house"
+	"botanik/internal/people"
+	"botanik/internal/store"
+)
+
+// Sent is a message to a grower, and how far it has come.
+type Sent struct {
+	ID    string    `json:"id"`
+	Case  string    `json:"case"`
+	Kind  string    `json:"kind" enum:"page,moved,ask"`
+	Reach string    `json:"reach"`
+	Text  string    `json:"text"`
+	State string    `json:"state" enum:"waiting,sending,sent,delivered,failed,bounced,answered,held"`
+	Said  string    `json:"said,omitempty"`
+	Tries int       `json:"tries"`
+	At    time.Time `json:"at"`
+}
+
+func sent(m store.Message) Sent {
+	return Sent{m.ID, m.CaseID, m.Kind, m.Reach, m.Body, m.State, m.Said, m.Tries, store.Moment(m.ChangedAt)}
+}
+
+// Messages of a case, the oldest first; the newest of all where none is named.
+func (s *Service) Messages(ctx context.Context, caseID string) ([]Sent, error) {
+	rows, err := s.Store.Messages(ctx, caseID, 100)
+	out := []Sent{}
+	for _, m := range rows {
+		out = append(out, sent(m))
+	}
+	return out, err
+}
+
+var phone = regexp.MustCompile(`\+?[0-9][0-9 ()/.-]{2,}[0-9]`)
+
+// ReachOf finds in what a grower gave the address a message can go to: a mail address, else
+// a telephone number. Empty where there is none.
+func ReachOf(contact string) string {
+	for _, w := range strings.FieldsFunc(contact, func(r rune) bool { return r == ' ' || r == ',' || r == ';' || r == '<' || r == '>' }) {
+		if a, err := mail.ParseAddress(w); err == nil {
+			return strings.ToLower(a.Address)
+		}
+	}
+	return strings.Map(func(r rune) rune {
+		if r == '+' || r >= '0' && r <= '9' {
+			return r
+		}
+		return -1
+	}, phone.FindString(contact))
+}
+
+var titles = map[string]string{"page": "Your plant page", "moved": "The days have moved", "ask": "How is your plant"}
+
+// Send writes a message of a case into the outbox: the page, or the question how it went.
+// The same is never written twice. Errors name kind, contact or handover.
+func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent, error) {
+	if who.Role == people.Trainee {
+		return nil, ErrForbidden
+	}
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return nil, err
+	}
+	switch {
+	case kind != "page" && kind != "ask":
+		return nil, fault.New("kind", fmt.Sprintf("%q is no message", kind), "use page or ask")
+	case c.Page == nil || c.Page.Ended:
+		return nil, fault.New("handover", "nothing was handed over that a message could speak of", "hand it over first")
+	case ReachOf(c.Intake.Contact) == "":
+		return nil, fault.New("contact", "there is no mail address and no telephone number", "write one on the Brought in step, or print the page")
+	}
+	once := fmt.Sprintf("%s|%s|%d|%s", kind, id, c.Handed(), c.Page.Token)
+	if kind == "ask" {
+		once += "|" + c.AskOn // asked once for each day it is due
+	}
+	if _, err := s.queue(ctx, m, &c, kind, once, ""); err != nil {
+		return nil, err
+	}
+	return s.Messages(ctx, id)
+}
+
+// queue writes a message, held at once where it cannot or may not go.
+func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once, what string) (bool, error) {
+	words, _, err := s.House.Templates(ctx)
+	if err != nil {
+		return false, err
+	}
+	text := map[string]string{"page": words.Page, "moved": words.Moved, "ask": words.Ask}[kind]
+	link := "your page"
+	if m.Public != "" {
+		link = m.Public + "/p/" + c.Page.Token
+	}
+	msg := store.Message{
+		ID: newID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: titles[kind] + ", " + c.Number, State: "waiting",
+		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": strings.ToLower(c.Intake.Plant), "number": c.Number, "desk": m.Name, "reach": m.Reach, "link": link, "day": spokenDay(c.AskOn, m.Today), "what": what}),
+		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
+	}
+	out, err := s.Store.OptedOut(ctx, msg.Reach)
+	switch {
+	case err != nil:
+		return false, err
+	case msg.Reach == "":
+		msg.State, msg.Said = "held", "no address a message can go to"
+	case out:
+		msg.State, msg.Said = "held", "wants no messages"
+	}
+	return s.Store.AddMessage(ctx, msg)
+}
+
+// NoMessages keeps that a grower wants none, or takes that back.
+func (s *Service) NoMessages(ctx context.Context, who Person, id string, none bool) error {
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return err
+	}
+	reach := ReachOf(c.Intake.Contact)
+	if reach == "" {
+		return fault.New("contact", "there is no mail address and no telephone number", "nothing is sent without one")
+	}
+	return s.Store.OptOut(ctx, reach, who.Name, none, s.Now())
+}
+
+// How the outbox works through its messages: how many at once, how long a worker may take,
+// when a try is made again, and how long a delivery is asked about.
+const (
+	atOnce    = 20
+	workLease = 2 * time.Minute
+	mostTries = 6
+	askAfter  = time.Minute
+	askUntil  = 72 * time.Hour
+)
+
+var again = []time.Duration{time.Minute, 5 * time.Minute, 30 * time.Minute, 2 * time.Hour, 6 * time.Hour}
+
+// Carrier takes messages to growers.
+type Carrier interface {
+	Send(ctx context.Context, m gateway.Message) (gateway.Receipt, error)
+	State(ctx context.Context, id string) (gateway.Receipt, error)
+	Once(ctx context.Context) bool
+}
+
+// WorkOutbox goes once through what is due: hands messages over, each at most once whatever
+// breaks in between, and asks how those on their way have come. It answers how many it
+// handed over.
+func (s *Service) WorkOutbox(ctx context.Context, by Carrier) (int, error) {
+	due, err := s.Store.ClaimMessages(ctx, s.Now(), workLease, atOnce)
+	if err != nil {
+		return 0, err
+	}
+	n := 0
+	for _, m := range due {
+		state, said, next := s.handOn(ctx, by, m)
+		if state == "sent" {
+			n++
+		}
+		if err := s.Store.MoveMessage(ctx, m, state, said, next, s.Now()); err != nil && !errors.Is(err, ErrStale) {
+			return n, err
+		}
+	}
+	return n, s.askOn(ctx, by)
+}
+
+// handOn tries one message.
+func (s *Service) handOn(ctx context.Context, by Carrier, m store.Message) (state, said string, next time.Time) {
+	now := s.Now()
+	out, err := s.Store.OptedOut(ctx, m.Reach)
+	switch {
+	case err == nil && out:
+		return "held", "wants no messages", now
+	case m.Said == store.Lost && !by.Once(ctx): // it may have gone out, and who takes it cannot tell
+		return "failed", gateway.ErrUnsure.Error() + ": telephone", now
+	}
+	r, err := by.Send(ctx, gateway.Message{ID: m.ID, To: m.Reach, Subject: m.Subject, Text: m.Body})
+	switch {
+	case err == nil && r.State == "sent":
+		return "sent", r.Said, now.Add(askAfter)
+	case err == nil:
+		return r.State, r.Said, now
+	case errors.Is(err, gateway.ErrUnsure):
+		return "failed", gateway.ErrUnsure.Error() + ": telephone", now
+	case errors.Is(err, gateway.ErrRefused):
+		return "failed", err.Error(), now
+	case m.Tries >= mostTries:
+		return "failed", fmt.Sprintf("tried %d times: %s", m.Tries, err), now
+	}
+	return "waiting", err.Error(), now.Add(again[min(m.Tries, len(again))-1])
+}
+
+// askOn asks about messages on their way. What a grower answers is told to the case.
+func (s *Service) askOn(ctx context.Context, by Carrier) error {
+	rows, err := s.Store.MessagesOut(ctx, s.Now(), atOnce)
+	if err != nil {
+		return err
+	}
+	for _, m := range rows {
+		now := s.Now()
+		r, err := by.State(ctx, m.ID)
+		age := now.Sub(store.Moment(m.MadeAt))
+		if err != nil {
+			r = gateway.Receipt{State: "sent", Said: m.Said}
+		}
+		next := now.Add(max(askAfter, age/4))
+		if age > askUntil {
+			next = now.AddDate(100, 0, 0)
+		}
+		if r.State == "answered" {
+			if err := s.answered(ctx, m.CaseID, r.Said); err != nil {
+				return err
+			}
+		}
+		if err := s.Store.MoveMessage(ctx, m, r.State, r.Said, next, now); err != nil && !errors.Is(err, ErrStale) {
+			return err
+		}
+	}
+	return nil
+}
+
+// answered tells a case what its grower answered; one that is closed or looked at again
+// keeps it with the message only.
+func (s *Service) answered(ctx context.Context, id, said string) error {
+	c, err := s.read(ctx, id)
+	if errors.Is(err, ErrNotFound) || err == nil && (c.Closing != nil || c.Now().Handover == nil) {
+		return nil
+	}
+	if err != nil {
+		return err
+	}
+	if said == "" {
+		said = "answered the message"
+	}
+	_, err = s.FollowUp(ctx, TheGrower, id, c.Version, FollowUpInput{Note: said})
+	return err
+}
