@@ -26,13 +26,15 @@ type bench struct {
 	now time.Time
 	who desk.Person
 	v   desk.View
+	dir string
 }
 
 func open(t *testing.T) *bench {
-	st, err := store.Open(context.Background(), t.TempDir())
+	dir := t.TempDir()
+	st, err := store.Open(context.Background(), dir)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = st.Close() })
-	b := &bench{t: t, now: time.Date(2026, 7, 11, 10, 0, 0, 0, time.UTC)}
+	b := &bench{t: t, dir: dir, now: time.Date(2026, 7, 11, 10, 0, 0, 0, time.UTC)}
 	b.Service = desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return b.now })
 	b.who = desk.Person{ID: "x", Name: "Ansel", Role: "advisor"}
 	return b

@@ -99,7 +99,6 @@ func TestWhoGetsNoMessage(t *testing.T) {
 func TestTheWordsOfAMessage(t *testing.T) {
 	ctx := context.Background()
 	b := written(t, "ilse@terrace.example")
-	boss := desk.Person{ID: "o", Name: "Odile", Role: people.Coordinator}
 	words, v, err := b.House.Templates(ctx)
 	require.NoError(t, err)
 	for _, c := range []struct{ text, says string }{{"", "is empty"}, {"{grower}", "without {link}"}, {"{link} {shoe}", "{shoe} is nothing"}} {

@@ -141,6 +141,12 @@ func TestExamples(t *testing.T) {
 	keep("take-next", map[string]any{}, o.call("POST", "/api/v1/cases/"+soaped["id"].(string)+"/next", map[string]any{}, "If-Match", told.Header.Get("ETag")), 200)
 	read("story", at+"/story")
 
+	read("growers", "/api/v1/growers?q=tam")
+	read("export-grower", "/api/v1/growers/export?name=Perrin+Oake")
+	twice := map[string]any{"from": "Sorrel Whitby", "into": "Rhona Tice"}
+	ask("merge-growers", "/api/v1/growers/merge", twice)
+	ask("forget-grower", "/api/v1/growers/forget", map[string]any{"name": "Perrin Oake"})
+
 	h := read("house", "/api/v1/house")
 	rules := map[string]any{"policy": map[string]any{"pyrethrins": map[string]any{"use": "heavy", "why": "the market keeps bees on the roof"}}}
 	keep("set-house", rules, o.call("PUT", "/api/v1/house", rules, "If-Match", h.Header.Get("ETag")), 200)

@@ -130,6 +130,7 @@ func (s *Server) routes() {
 	s.scopeRoutes()
 	s.weatherRoutes()
 	s.messageRoutes()
+	s.growerRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in

@@ -800,6 +800,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/growers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who came before, by the beginning of a name or of how they are reached
+         * @description Who came before, by the beginning of a name or of how they are reached. Needs a session.
+         */
+        get: operations["growers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/growers/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * All the desk keeps of a person (coordinator)
+         * @description All the desk keeps of a person (coordinator). Needs a session.
+         */
+        get: operations["export-grower"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/growers/forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take a person out of the desk; their cases stay without them (coordinator)
+         * @description Take a person out of the desk; their cases stay without them (coordinator). Needs a session and its token.
+         */
+        post: operations["forget-grower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/growers/merge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Two names are one person (coordinator)
+         * @description Two names are one person (coordinator). Needs a session and its token.
+         */
+        post: operations["merge-growers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/house": {
         parameters: {
             query?: never;
@@ -1910,6 +1990,10 @@ export interface components {
             /** @description with or without: every number is 1 or 0 */
             quick?: boolean;
         };
+        CountBody: {
+            /** Format: int64 */
+            cases: number;
+        };
         Counted: {
             /** @description last year was bad on this plant */
             badYear?: boolean;
@@ -2228,6 +2312,10 @@ export interface components {
              */
             word?: "gone" | "better" | "same" | "worse" | "";
         };
+        ForgetBody: {
+            /** @description as it stands on their cases */
+            name: string;
+        };
         Gap: {
             /** Format: date-time */
             from: string;
@@ -2235,6 +2323,22 @@ export interface components {
             hours: number;
             /** Format: date-time */
             to: string;
+        };
+        Grower: {
+            /** Format: int64 */
+            cases: number;
+            contact?: string;
+            /** @description what they brought, the newest first, at most five */
+            earlier: components["schemas"]["Tag"][];
+            name: string;
+        };
+        GrowerFile: {
+            /** @description each case's document, with its number */
+            cases: unknown[];
+            /** @description what is kept, why, and how it is taken out */
+            kept: string;
+            messages: components["schemas"]["Sent"][];
+            name: string;
         };
         Handover: {
             askOn: string;
@@ -2700,6 +2804,12 @@ export interface components {
             b: string;
             /** Format: double */
             line: number;
+        };
+        MergeBody: {
+            /** @description the name that goes */
+            from: string;
+            /** @description the name that stays */
+            into: string;
         };
         MixBody: {
             /** @description the advisor read on every label that they may be mixed */
@@ -4763,7 +4873,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/mSVF7QKUjfV9L6UwWuYx2oP-shLzVCEh.ics",
+                     *         "path": "/c/LbTBf7ekV2fK8ExxfRpwdddOQqZ7Rs3W.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -4803,7 +4913,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/mSVF7QKUjfV9L6UwWuYx2oP-shLzVCEh.ics",
+                     *       "path": "/c/LbTBf7ekV2fK8ExxfRpwdddOQqZ7Rs3W.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -4898,7 +5008,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA0Mk0yWTNFOUNEMjlEM0pD"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBaNDRHS0sxQTVIVEMxTjVI"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -5759,23 +5869,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5803,11 +5913,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8246,23 +8356,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.3845260319255344,
+                     *             "bits": 0.38452603192553403,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.18162028566679378,
+                     *             "lossDrop": 0.18162028566679372,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.019995663053407494,
+                     *                 "p": 0.01999566305340749,
                      *                 "state": "half",
                      *                 "text": "Vine weevil grubs 31, not in this book 9",
                      *                 "top": "vine-weevil-grub",
                      *                 "topP": 0.30530698059040096
                      *               }
                      *             ],
-                     *             "score": 0.42425442177779155
+                     *             "score": 0.4242544217777914
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8294,7 +8404,7 @@ export interface operations {
                      *         "tiltTotal": 11.875035208057021,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.06195754974105998
+                     *           "p": 0.061957549741060006
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8696,23 +8806,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8740,11 +8850,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10654,23 +10764,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10698,11 +10808,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11412,23 +11522,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11456,11 +11566,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11977,6 +12087,301 @@ export interface operations {
                      *     ]
                      */
                     "application/json": components["schemas"]["Treated"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    growers: {
+        parameters: {
+            query: {
+                /** @description two letters at least */
+                q: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "cases": 2,
+                     *         "contact": "tamsin, stall 9",
+                     *         "earlier": [
+                     *           {
+                     *             "askOn": "2026-07-11",
+                     *             "cause": "gooseberry-sawfly",
+                     *             "causeName": "Gooseberry sawfly",
+                     *             "certainty": 1,
+                     *             "createdAt": "2026-07-01T17:00:00Z",
+                     *             "degree": "settled",
+                     *             "grower": "Tamsin Reeve",
+                     *             "id": "01K0EXAMPLE000000000000000",
+                     *             "line": "bush stripped from the middle",
+                     *             "number": "26-0013",
+                     *             "place": "garden",
+                     *             "plant": "Gooseberry",
+                     *             "stage": "handed",
+                     *             "urgency": 0,
+                     *             "version": 7
+                     *           }
+                     *         ],
+                     *         "name": "Tamsin Reeve"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Grower"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "export-grower": {
+        parameters: {
+            query: {
+                /** @description as it stands on their cases */
+                name: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": [
+                     *         {
+                     *           "broughtIn": "2026-03-15T18:00:00.000Z",
+                     *           "case": {
+                     *             "closing": {
+                     *               "at": "2026-03-25T15:00:00Z",
+                     *               "by": "Ansel",
+                     *               "outcome": "cleared"
+                     *             },
+                     *             "houseSeen": 1,
+                     *             "intake": {
+                     *               "brought": "a shoot in a bag",
+                     *               "edible": true,
+                     *               "grower": "Perrin Oake",
+                     *               "host": "tomato",
+                     *               "place": "garden",
+                     *               "plant": "Tomato",
+                     *               "story": "dark sunken ends on the first fruit"
+                     *             },
+                     *             "looks": [
+                     *               {
+                     *                 "at": "2026-03-15T18:00:40Z",
+                     *                 "by": "Ansel",
+                     *                 "certainty": "sure",
+                     *                 "finding": "fruit-end",
+                     *                 "state": "blossom"
+                     *               }
+                     *             ],
+                     *             "page": {
+                     *               "sheet": {
+                     *                 "advisor": "Ansel",
+                     *                 "always": [
+                     *                   "The product label and local law come first; where they differ from this advice, they win."
+                     *                 ],
+                     *                 "amounts": [],
+                     *                 "askDay": "2026-03-25",
+                     *                 "askOn": "Wednesday 25 March",
+                     *                 "bring": "Bring or send then: how the newest growth looks, or a fresh piece of it in a closed bag, with the number above.",
+                     *                 "date": "Sunday 15 March 2026",
+                     *                 "days": [],
+                     *                 "desk": "Merrin Sound Plant Desk",
+                     *                 "disposal": "What you cut off may go on the compost.",
+                     *                 "drawing": "blossom-end-rot",
+                     *                 "grower": "Perrin Oake",
+                     *                 "handed": true,
+                     *                 "lookFor": [
+                     *                   "The blossom end is sunken"
+                     *                 ],
+                     *                 "mustNot": [
+                     *                   "A fungicide: it is not a disease."
+                     *                 ],
+                     *                 "number": "26-0003",
+                     *                 "place": "Merrin Sound, covered market",
+                     *                 "plant": "Tomato",
+                     *                 "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
+                     *                 "recovers": "marked fruit does not; later fruit does",
+                     *                 "steps": [
+                     *                   {
+                     *                     "cautions": [
+                     *                       "Empty the saucer after half an hour."
+                     *                     ],
+                     *                     "how": [
+                     *                       "Water when the top 2 cm are dry: deep and seldom in the ground, until a little runs out below in a pot."
+                     *                     ],
+                     *                     "name": "Water evenly",
+                     *                     "wear": []
+                     *                   }
+                     *                 ],
+                     *                 "sure": "We are sure of this.",
+                     *                 "title": "Blossom-end rot",
+                     *                 "together": [],
+                     *                 "token": "k3Jt0Vq-example-of-a-token",
+                     *                 "what": "The sunken dark end comes from water that swings between dry and wet, so the fruit runs short of calcium. Water a little every day and mulch. Take off marked fruit; the next ones will be sound.",
+                     *                 "why": [
+                     *                   "soil that swings from dry to wet"
+                     *                 ]
+                     *               },
+                     *               "token": "k3Jt0Vq-example-of-a-token",
+                     *               "until": "2026-10-01"
+                     *             },
+                     *             "photos": [],
+                     *             "rounds": [
+                     *               {
+                     *                 "act": {
+                     *                   "by": "Ansel",
+                     *                   "choice": "act",
+                     *                   "pressure": "moderate"
+                     *                 },
+                     *                 "handover": {
+                     *                   "askOn": "2026-03-25",
+                     *                   "at": "2026-03-15T18:04:00Z",
+                     *                   "by": "Ansel",
+                     *                   "token": "k3Jt0Vq-example-of-a-token"
+                     *                 },
+                     *                 "treatment": {
+                     *                   "by": "Ansel",
+                     *                   "remedies": [
+                     *                     "even-water"
+                     *                   ]
+                     *                 }
+                     *               }
+                     *             ],
+                     *             "v": 2,
+                     *             "verdict": {
+                     *               "at": "2026-03-15T18:02:00Z",
+                     *               "by": "Ansel",
+                     *               "cause": "blossom-end-rot",
+                     *               "degree": "settled",
+                     *               "needsReview": false,
+                     *               "p": 0.4239758956969053
+                     *             }
+                     *           },
+                     *           "number": "26-0003"
+                     *         }
+                     *       ],
+                     *       "kept": "Name and how to be reached, to hand over and to ask how it went; what was brought, said and done; pictures without place and owner; messages. Kept as long as the desk keeps its cases. A coordinator takes the person out on request: the cases stay, without name, address and messages. Backups made before still hold them until they are overwritten.",
+                     *       "messages": [],
+                     *       "name": "Perrin Oake"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["GrowerFile"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "forget-grower": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "name": "Perrin Oake"
+                 *     }
+                 */
+                "application/json": components["schemas"]["ForgetBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["CountBody"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "merge-growers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "from": "Sorrel Whitby",
+                 *       "into": "Rhona Tice"
+                 *     }
+                 */
+                "application/json": components["schemas"]["MergeBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["CountBody"];
                 };
             };
             400: components["responses"]["Problem"];

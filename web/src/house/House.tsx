@@ -10,6 +10,7 @@ import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { Borne } from './Borne';
 import { Calendars } from './Calendars';
+import { Growers } from './Growers';
 import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
@@ -167,6 +168,7 @@ export default function House() {
             <Borne rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <WhereWeAre rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <People boss={boss} />
+            {boss && <Growers />}
           </div>
         </div>
       </main>

@@ -4,6 +4,7 @@ import { type Ref, useMemo } from 'react';
 import type { Problem } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
+import { CameBefore } from './CameBefore';
 import { Earlier } from './Earlier';
 import { type Form, follow, minds } from './intake';
 
@@ -53,6 +54,7 @@ export function IntakeFields({
         {text('grower', 'Grower', { inputRef: growerRef, required: true, autoComplete: 'off' })}
         {text('contact', 'How to reach them', { autoComplete: 'off' })}
       </div>
+      <CameBefore form={form} setForm={setForm} />
       <Autocomplete
         freeSolo
         autoHighlight
