@@ -1,12 +1,17 @@
 package e2e
 
 import (
+	"bytes"
 	"fmt"
+	"image/png"
 	"testing"
 
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
+	"github.com/makiuchi-d/gozxing"
+	"github.com/makiuchi-d/gozxing/qrcode"
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // The whole loop: handed over at the desk, told on a telephone without an account, seen in
@@ -74,4 +79,29 @@ func TestRoundsByKeys(t *testing.T) {
 	assert.Contains(t, p.text(`[data-script]`), "Was everything done")
 	p.press(kb.ArrowUp)
 	p.says(`[data-script] h2`, first)
+}
+
+// The tags for the bags: another program's reader finds in each printed code the address of
+// its case.
+func TestTheCodeOnABagLeadsToItsCase(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 900)
+	p.signIn("ansel")
+	p.click(`[data-do=bag-tags]`)
+	p.until("the tags to be drawn", `document.querySelectorAll('.bagtag svg path[d^=M]').length >= 5`)
+	var ids []string
+	p.eval(`[...document.querySelectorAll('.bagtag')].map(t => t.dataset.bagtag)`, &ids)
+	for _, id := range ids[:3] {
+		var shot []byte
+		p.do(chromedp.Screenshot(`[data-bagtag="`+id+`"] svg`, &shot, chromedp.ByQuery))
+		pic, err := png.Decode(bytes.NewReader(shot))
+		require.NoError(t, err)
+		bits, err := gozxing.NewBinaryBitmapFromImage(pic)
+		require.NoError(t, err)
+		code, err := qrcode.NewQRCodeReader().Decode(bits, nil)
+		require.NoError(t, err)
+		assert.Equal(t, "http://"+d.addr+"/bench/"+id, code.GetText())
+	}
+	assert.Equal(t, 1, p.sheets(8.27, 11.69), "one sheet of A4")
 }

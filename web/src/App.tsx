@@ -17,6 +17,7 @@ import { Toasts } from './ui/toast';
 const Bench = lazy(() => import('./bench/Bench'));
 const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
 const Scope = lazy(() => import('./scope/Scope'));
+const BagTags = lazy(() => import('./counter/BagTags'));
 const Rounds = lazy(() => import('./rounds/Rounds'));
 const SprayDays = lazy(() => import('./spray/SprayDays'));
 const House = lazy(() => import('./house/House'));
@@ -130,6 +131,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/scope" element={<Scope />} />
               <Route path="/scope/:table" element={<Scope />} />
               <Route path="/spray-days/:table?" element={<SprayDays />} />
+              <Route path="/tags/:id?" element={<BagTags />} />
               <Route path="/rounds/:id?" element={<Rounds />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />

@@ -1,4 +1,4 @@
-import { useNavigate, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { useSession, useToday } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
@@ -100,8 +100,13 @@ export function Counter() {
                 )}
               </div>
             ))}
+            <Link to="/tags" data-do="bag-tags">
+              Tags for the bags
+            </Link>
             <div className="row" style={{ marginTop: 4 }}>
-              <h2>Ask how it went</h2>
+              <h2>
+                <Link to="/rounds">Ask how it went</Link>
+              </h2>
               <small>{data && `${data.counts.ask} due${late ? `, ${late} late` : ''}`}</small>
             </div>
             {data?.ask.length === 0 && <p className="quiet">Nobody is due today.</p>}

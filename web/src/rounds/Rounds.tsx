@@ -92,7 +92,11 @@ export default function Rounds() {
             {view && row && (
               <div className="stack" data-round-case={view.number} key={view.id}>
                 <Script row={row} view={view} />
-                {view.page && view.stage !== 'closed' && <Messages view={view} kind="ask" />}
+                {view.page && view.stage !== 'closed' && (
+                  <div className="sheet pad">
+                    <Messages view={view} kind="ask" />
+                  </div>
+                )}
                 {mayTake && (
                   <div className="sheet pad stack" data-advised={advised}>
                     <ChangeTrouble id={view.id} change={change} />
