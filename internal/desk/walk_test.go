@@ -211,7 +211,7 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 		v, err := b.CheckIn(ctx, b.who, in, "")
 		require.NoError(t, err)
 		b.v = v
-		for range rapid.IntRange(8, 40).Draw(t, "steps") {
+		for range rapid.IntRange(8, 26).Draw(t, "steps") {
 			before := b.v
 			did, after, err := w.step()
 			now, again := b.View(ctx, before.ID)
