@@ -107,7 +107,7 @@ func TestAxeFindsNothing(t *testing.T) {
 	p.open(link)
 	p.see(`.paper`)
 	check("grower's page")
-	for _, path := range []string{"/scope", "/scope/ratio", "/scope/picture", "/scope/calibrate", "/mixing", "/spray-days", "/plates", "/plates/latania-scale", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet", "/house", "/bench"} {
+	for _, path := range []string{"/scope", "/scope/ratio", "/scope/picture", "/scope/calibrate", "/mixing", "/spray-days", "/spray-days/lately", "/spray-days/winter", "/spray-days/weather", "/rounds", "/tags", "/plates", "/plates/latania-scale", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet", "/house", "/bench"} {
 		p.open(path)
 		p.see("main")
 		check(path)

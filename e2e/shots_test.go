@@ -98,6 +98,18 @@ func TestShots(t *testing.T) {
 		p.read("still possible")
 	})
 	take("spray-days", func() { p.open("/spray-days"); p.see(`.hourweek`); p.see(`[data-hour]`) })
+	take("spray-winter", func() {
+		p.open("/spray-days/winter")
+		for _, f := range [][2]string{{"winter-host", "Peach"}, {"winter-causes", "Peach leaf curl"}} {
+			p.fill(`input[name=`+f[0]+`]`, f[1])
+			p.see(`[role=option]`)
+			p.press(kb.Enter)
+			p.gone(`[role=option]`)
+		}
+		p.click(`[data-chip=bad]`)
+		p.see(`[data-winter=true]`)
+	})
+	take("rounds", func() { p.open("/rounds"); p.see(`[data-script]`) })
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })

@@ -194,7 +194,7 @@ func TestAWinterProgrammeAndWhatIsLeft(t *testing.T) {
 	p := browse(t, "http://"+d.addr, 390, 800)
 	p.signIn("ansel")
 	p.open("/spray-days/winter")
-	for name, words := range map[string]string{"winter-host": "Peach", "winter-causes": "Peach leaf curl"} {
+	for name, words := range map[string]string{"winter-host": "Peach", "winter-causes": "Peach leaf curl"} { // in any order
 		p.fill(`input[name=`+name+`]`, words)
 		p.see(`[role=option]`)
 		p.press(kb.Enter)

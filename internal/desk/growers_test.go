@@ -136,3 +136,66 @@ func TestAPersonIsForgotten(t *testing.T) {
 	require.Error(t, err)
 	require.NoError(t, b.Healthy(ctx))
 }
+
+// What worked here is told from five closed cases on, with its interval; what was not done
+// as advised, and what nobody knows the end of, does not count. A confirmed cause stands in
+// place of the verdict.
+func TestWhatWorkedHereIsToldFromFiveOn(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	one := func(in desk.CloseInput) {
+		b.treated(bean)
+		b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, in))
+	}
+	told := func() []desk.WorkedHere {
+		b.known(bean, "two-spotted-mite")
+		a, err := b.Advice(ctx, b.v.ID, nil)
+		require.NoError(t, err)
+		return a.Worked
+	}
+	for _, o := range []string{"better", "cleared", "no change", "better"} {
+		one(desk.CloseInput{Outcome: o, Followed: "yes"})
+	}
+	one(desk.CloseInput{Outcome: "lost", Followed: "no"})
+	one(desk.CloseInput{Outcome: "unknown"})
+	one(desk.CloseInput{Outcome: "better", Confirmed: "red-mite", Found: "laboratory"})
+	assert.Empty(t, told(), "four of them count")
+	one(desk.CloseInput{Outcome: "lost"})
+	got := told()
+	require.Len(t, got, 1)
+	assert.Equal(t, "soap", got[0].Remedy)
+	assert.Equal(t, 5, got[0].N)
+	assert.Equal(t, 3, got[0].Better)
+	assert.InDelta(t, .231, got[0].Low, .001) // Wilson for 3 of 5, from published tables
+	assert.InDelta(t, .882, got[0].High, .001)
+
+	b.treated(bean)
+	for _, in := range []desk.CloseInput{{Outcome: "better", Confirmed: "gnome", Found: "outcome"}, {Outcome: "better", Confirmed: "red-mite"}, {Outcome: "better", Found: "laboratory"}} {
+		_, err := b.Close(ctx, b.who, b.v.ID, b.v.Version, in)
+		assert.Error(t, err)
+	}
+}
+
+// Nobody is forgotten: a case out at a grower always has a day to ask, whatever is told, and
+// comes up in Rounds on it; one left with nothing from before is shown as well.
+func TestNoCaseIsWithoutADayToAsk(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	b.treated(bean)
+	for _, in := range []desk.FollowUpInput{{Silent: true}, {Word: "same"}, {Note: "she will look on Sunday"}, {Silent: true}, {Silent: true}, {Word: "worse"}} {
+		b.keep(b.FollowUp(ctx, b.who, b.v.ID, b.v.Version, in))
+		require.NotEmpty(t, b.v.AskOn, "%+v", in)
+		b.now = b.now.AddDate(0, 0, 8)
+		r, err := b.Rounds(ctx)
+		require.NoError(t, err)
+		require.Len(t, r.Rows, 1, "%+v", in)
+	}
+	r, err := b.Rounds(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, "decide", r.Rows[0].Kind)
+	_, err = b.TakeNext(ctx, b.who, b.v.ID, b.v.Version)
+	require.NoError(t, err)
+	r, err = b.Rounds(ctx)
+	require.NoError(t, err)
+	assert.Empty(t, r.Rows, "it lies on the bench now")
+}

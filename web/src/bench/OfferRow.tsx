@@ -1,4 +1,5 @@
 import type { S } from '../api/client';
+import { useVocabulary } from '../api/hooks';
 import { StatusMark, shortDay } from '../ui/bits';
 
 const worths: Record<string, string> = { good: 'much', fair: 'a fair amount', some: 'a little' };
@@ -75,8 +76,24 @@ export function OfferRow({
 
 /** What stands beside the ladder whatever is chosen. */
 export function GoodToKnow({ of }: { of: S['CaseAdvice'] }) {
+  const { data: kb } = useVocabulary();
   return (
     <div className="sheet pad stack">
+      {of.worked.length > 0 && (
+        <div data-worked={of.worked.length}>
+          <h3>What worked here</h3>
+          <ul className="tight">
+            {of.worked.map((w) => (
+              <li key={w.remedy}>
+                {kb?.remedies.find((r) => r.id === w.remedy)?.name ?? w.remedy}: better in {w.better} of {w.n}{' '}
+                <small>
+                  ({Math.round(100 * w.low)} to {Math.round(100 * w.high)} in 100)
+                </small>
+              </li>
+            ))}
+          </ul>
+        </div>
+      )}
       <h3>Why it happened</h3>
       <ul className="tight">
         {of.because.map((b) => (
