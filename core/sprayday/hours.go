@@ -34,6 +34,7 @@ type Judged struct {
 	Says   string       `json:"says" enum:"good,poor,no"`
 	Why    []string     `json:"why" doc:"every reason against it, worst first"`
 	Height float64      `json:"sunHeight" doc:"degrees"`
+	Stand  string       `json:"stand,omitempty" doc:"on which side of the plant to stand: the wind's"`
 	Dries  *float64     `json:"driesHours,omitempty" doc:"hours until a sprayed leaf is dry"`
 }
 
@@ -61,7 +62,7 @@ const (
 func Judge(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
 	out := make([]Judged, len(hours))
 	for i, h := range hours {
-		x := Judged{At: h.At, Air: h, Says: Good, Why: []string{}, Height: Height(h.At.Add(30*time.Minute), lat, lon)}
+		x := Judged{At: h.At, Air: h, Stand: h.Side(), Says: Good, Why: []string{}, Height: Height(h.At.Add(30*time.Minute), lat, lon)}
 		say := func(word, why string, a ...any) {
 			text := fmt.Sprintf(why, a...)
 			if word == No {

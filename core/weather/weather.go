@@ -23,6 +23,7 @@ type Hour struct {
 	WindMs   float64   `json:"windMs"`
 	RainMm   float64   `json:"rainMm"`
 	GustMs   float64   `json:"gustMs,omitempty" doc:"strongest gust; 0 when not measured"`
+	WindFrom float64   `json:"windFrom,omitempty" doc:"where the wind comes from, degrees, 360 is north; 0 when not known"`
 	From     string    `json:"from,omitempty" doc:"who measured or foretold it; empty for the stand-in"`
 }
 
@@ -122,4 +123,14 @@ func (d Day) Text() string {
 // air (general spraying practice; the figures are judgement).
 func (d Day) GoodEvening() bool {
 	return d.Known && d.EveningC >= 6 && d.EveningC <= 28 && d.RainMm < .1 && d.WindMs <= 4
+}
+
+var sides = []string{"north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"}
+
+// Side is where the wind comes from in a word; empty when not known.
+func (h Hour) Side() string {
+	if h.WindFrom <= 0 || h.WindFrom > 360 {
+		return ""
+	}
+	return sides[int(math.Round(h.WindFrom/45))%8]
 }

@@ -173,6 +173,8 @@ func possible(h weather.Hour) error {
 		return fmt.Errorf("wind of %g m/s", h.WindMs)
 	case !(h.GustMs >= 0 && h.GustMs <= 1.5*weather.WindiestM):
 		return fmt.Errorf("gusts of %g m/s", h.GustMs)
+	case !(h.WindFrom >= 0 && h.WindFrom <= 360):
+		return fmt.Errorf("wind from %g degrees", h.WindFrom)
 	case !(h.RainMm >= 0 && h.RainMm <= weather.WettestMm):
 		return fmt.Errorf("%g mm of rain in an hour", h.RainMm)
 	}

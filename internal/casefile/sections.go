@@ -118,6 +118,7 @@ type Days struct {
 	Gap   int      `json:"gapDays"`
 	On    []string `json:"on"`
 	Notes []string `json:"notes"`
+	TempC *float64 `json:"tempC,omitempty" doc:"°C where it stands, as somebody read it"`
 	Test  string   `json:"test,omitempty" doc:"day of the patch test, YYYY-MM-DD; empty when none is due"`
 	By    string   `json:"by"`
 

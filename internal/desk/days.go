@@ -27,6 +27,8 @@ type DaysInput struct {
 
 	If string `json:"if,omitempty" enum:"half,skip,warm," doc:"for the picture only: half the plant missed, the second treatment left out, three degrees warmer"`
 
+	TempC *float64 `json:"tempC,omitempty" minimum:"5" maximum:"40" doc:"°C where it stands, in a room or under glass; a room's usual 20, or 6 over the air outside, when left out"`
+
 	Rhythm string `json:"rhythm,omitempty" maxLength:"40" doc:"answer to the question of how often, by its id; the case's or the house's when left out"`
 }
 
@@ -44,6 +46,9 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
+		return DaysPlan{}, err
+	}
+	if err := c.setWarm(in.TempC); err != nil {
 		return DaysPlan{}, err
 	}
 	days, err := s.planDays(m, &c, in)
@@ -176,7 +181,7 @@ func (s *Service) warmAgain(m house.Moment, c *Case) (civil.Day, bool, error) {
 		for _, h := range hours {
 			mean += h.TempC / float64(len(hours))
 		}
-		w, err := lifecycle.ClosedForm(lt, remedy.Warmth(c.Intake.Place, mean))
+		w, err := lifecycle.ClosedForm(lt, c.warmAt(mean))
 		if err != nil {
 			return m.Today, false, err
 		}
@@ -217,6 +222,32 @@ func byHand(req lifecycle.RepeatRequest, on []string) (casefile.Days, error) {
 	return out, nil
 }
 
+// setWarm takes the temperature somebody read where the plant stands. Errors name tempC.
+func (c *Case) setWarm(tempC *float64) error {
+	switch {
+	case tempC == nil:
+		return nil
+	case !remedy.Sheltered(c.Intake.Place):
+		return fault.New("tempC", "outdoors it is as warm as the weather", "leave it out, or say that the plant stands in a room or under glass")
+	case !(*tempC >= 5 && *tempC <= 40):
+		return fault.New("tempC", fmt.Sprintf("%g °C is no room", *tempC), "give °C, 5 to 40")
+	}
+	c.warm = tempC
+	return nil
+}
+
+// warmAt is how warm the case's plant stands when it is so warm outdoors, °C: as somebody
+// read it now or when the days were kept, else by the place.
+func (c *Case) warmAt(outdoors float64) float64 {
+	if c.warm != nil {
+		return *c.warm
+	}
+	if d := c.Now().Days; d != nil && d.TempC != nil && remedy.Sheltered(c.Intake.Place) {
+		return *d.TempC
+	}
+	return remedy.Warmth(c.Intake.Place, outdoors)
+}
+
 // rhythm is the answer that holds to how often: the one asked for, else the
 // case's or the house's.
 func (s *Service) rhythm(sit remedy.Situation, asked string) (string, error) {
@@ -255,7 +286,7 @@ func (s *Service) repeatRequest(m house.Moment, c *Case) (lifecycle.RepeatReques
 		if err != nil {
 			return req, sit, err
 		}
-		w, err := lifecycle.ClosedForm(s.Base().LifeTable(k.LifeTable), remedy.Warmth(c.Intake.Place, outdoors))
+		w, err := lifecycle.ClosedForm(s.Base().LifeTable(k.LifeTable), c.warmAt(outdoors))
 		if err != nil {
 			return req, sit, err
 		}
@@ -304,10 +335,14 @@ func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, 
 
 // keepDays works the days out, writes them into the round and says so.
 func (s *Service) keepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
+	if err := c.setWarm(in.TempC); err != nil {
+		return "", err
+	}
 	d, err := s.planDays(m, c, in)
 	if err != nil {
 		return "", err
 	}
+	d.TempC = in.TempC
 	d.By, d.Beside = who.Name, s.beside(m, c, d)
 	c.Now().Days = &d
 	if len(d.On) == 1 {

@@ -205,3 +205,32 @@ func TestWhatStillProtects(t *testing.T) {
 	assert.Equal(t, "2026-06-24", s.Again)
 	assert.False(t, s.May)
 }
+
+// In a room somebody reads the thermometer: warmer there, and the repeat comes sooner;
+// outdoors the weather says it.
+func TestHowWarmItStandsSetsThePace(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	in := bean
+	in.Place = "greenhouse"
+	b.known(in, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	gap := func(tempC float64) int {
+		d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2, TempC: &tempC})
+		require.NoError(t, err)
+		return d.Gap
+	}
+	assert.Less(t, gap(28), gap(20))
+	warm, cold := 28., 90.
+	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2, TempC: &warm}))
+	assert.Equal(t, warm, *b.v.Days.TempC)
+	d, err := b.PlanDays(ctx, b.v.ID, desk.DaysInput{Count: 2})
+	require.NoError(t, err)
+	assert.Equal(t, gap(28), d.Gap, "what was read once holds")
+	_, err = b.PlanDays(ctx, b.v.ID, desk.DaysInput{TempC: &cold})
+	require.ErrorContains(t, err, "no room")
+	b.known(bean, "two-spotted-mite")
+	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
+	_, err = b.PlanDays(ctx, b.v.ID, desk.DaysInput{TempC: &warm})
+	require.ErrorContains(t, err, "as warm as the weather")
+}

@@ -80,7 +80,7 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 	}
 	hours := make([]store.WeatherHour, 0, len(r.Hours))
 	for _, h := range r.Hours {
-		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm})
+		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm, WindFrom: h.WindFrom})
 	}
 	f := store.WeatherFile{ID: newID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
 	if err := s.Store.AddWeather(ctx, f, hours); err != nil {
@@ -130,7 +130,7 @@ func (s *Service) KeptHours(ctx context.Context, from, to time.Time) ([]weather.
 	}
 	out := make([]weather.Hour, 0, len(rows))
 	for _, h := range rows {
-		out = append(out, weather.Hour{At: time.Unix(h.At, 0).UTC(), TempC: h.Temp, Humidity: h.Humidity, WindMs: h.Wind, GustMs: h.Gust, RainMm: h.Rain, From: names[h.File]})
+		out = append(out, weather.Hour{At: time.Unix(h.At, 0).UTC(), TempC: h.Temp, Humidity: h.Humidity, WindMs: h.Wind, GustMs: h.Gust, RainMm: h.Rain, WindFrom: h.WindFrom, From: names[h.File]})
 	}
 	return out, err
 }

@@ -298,7 +298,7 @@ func (s *Service) warmth(m house.Moment, c *Case) ([]float64, error) {
 		for _, h := range part {
 			mean += h.TempC / float64(len(part))
 		}
-		out = append(out, remedy.Warmth(c.Intake.Place, mean))
+		out = append(out, c.warmAt(mean))
 		sum += out[len(out)-1]
 	}
 	return append(out, sum/math.Max(1, float64(len(out)))), nil

@@ -19,12 +19,13 @@ const (
 	Wind     = "wind"
 	Gust     = "gust"
 	Rain     = "rain"
+	Side     = "side"
 )
 
 // Quantities in the order they are asked for.
-var Quantities = []string{At, Clock, Temp, Humidity, Dew, Wind, Gust, Rain}
+var Quantities = []string{At, Clock, Temp, Humidity, Dew, Wind, Gust, Side, Rain}
 
-var called = map[string]string{At: "the time", Clock: "the hour of the day, where it stands apart", Temp: "the temperature", Humidity: "the humidity", Dew: "the dew point", Wind: "the wind", Gust: "the gusts", Rain: "the rain"}
+var called = map[string]string{At: "the time", Clock: "the hour of the day, where it stands apart", Temp: "the temperature", Humidity: "the humidity", Dew: "the dew point", Wind: "the wind", Gust: "the gusts", Rain: "the rain", Side: "where the wind comes from"}
 
 // Units a quantity can be in; the first is what the program reckons in.
 var Units = map[string][]string{
@@ -37,7 +38,7 @@ var Units = map[string][]string{
 // Mapping says which column is what, in which unit, and how its times are written. What
 // is left out is guessed.
 type Mapping struct {
-	Columns map[string]string `json:"columns,omitempty" doc:"quantity → column: at, clock, temp, humidity, dew, wind, gust, rain; - for none"`
+	Columns map[string]string `json:"columns,omitempty" doc:"quantity → column: at, clock, temp, humidity, dew, wind, gust, side (where the wind comes from), rain; - for none"`
 	Units   map[string]string `json:"units,omitempty" doc:"quantity → unit: °C °F K, % share, m/s km/h mph kn, mm in cm"`
 	Order   string            `json:"order,omitempty" enum:"dmy,mdy," doc:"of a date like 03/04/2026: day or month first"`
 	Zone    string            `json:"zone,omitempty" maxLength:"60" doc:"time zone of times that carry none; the desk's when left out"`
@@ -52,6 +53,7 @@ var goesBy = []struct {
 	re   *regexp.Regexp
 }{
 	{Dew, regexp.MustCompile(`dew|taupunkt|point de ros|rocio`)},
+	{Side, regexp.MustCompile(`wind ?(dir|from|bearing)|^dir|windrichtung|bearing`)},
 	{Gust, regexp.MustCompile(`gust|b(ö|oe)e|rafale|racha`)},
 	{At, regexp.MustCompile(`^(date ?time|time ?stamp|time|date|at|when|valid ?time|datum|fecha|hour ?beginning)\b`)},
 	{Clock, regexp.MustCompile(`^(hour|clock|time ?of ?day|uhrzeit|hora|heure)\b`)},
@@ -71,7 +73,7 @@ func (m Mapping) guess(names []string) Mapping {
 	for _, g := range goesBy {
 		for _, n := range names {
 			plain := plainly(n)
-			if _, taken := out.Columns[g.what]; taken || !g.re.MatchString(plain) || not.MatchString(plain) || used(out.Columns, n) || m.given(n) {
+			if _, taken := out.Columns[g.what]; taken || !g.re.MatchString(plain) || g.what != Side && not.MatchString(plain) || used(out.Columns, n) || m.given(n) {
 				continue
 			}
 			if g.what == At && slices.ContainsFunc(names, func(o string) bool {

@@ -162,6 +162,7 @@ type gathered struct {
 	n                      int
 	temp, damp, wind, rain float64
 	gust                   float64
+	east, north            float64 // of the wind's side, as steps
 }
 
 // put reads the rows into hours.
@@ -204,10 +205,13 @@ func (r *Reading) put(cols map[string][]string, firstRow int, zone *time.Locatio
 		g.n++
 		g.temp, g.damp, g.wind, g.rain = g.temp+x.TempC, g.damp+x.Humidity, g.wind+x.WindMs, g.rain+x.RainMm
 		g.gust = math.Max(g.gust, x.GustMs)
+		if x.WindFrom > 0 {
+			g.east, g.north = g.east+math.Sin(x.WindFrom*math.Pi/180), g.north+math.Cos(x.WindFrom*math.Pi/180)
+		}
 	}
 	for key, g := range hours {
 		n := float64(g.n)
-		r.Hours = append(r.Hours, weather.Hour{At: time.Unix(key, 0).UTC(), TempC: tenth(g.temp / n), Humidity: math.Round(g.damp / n), WindMs: tenth(g.wind / n), GustMs: tenth(g.gust), RainMm: hundredth(g.rain)})
+		r.Hours = append(r.Hours, weather.Hour{At: time.Unix(key, 0).UTC(), TempC: tenth(g.temp / n), Humidity: math.Round(g.damp / n), WindMs: tenth(g.wind / n), GustMs: tenth(g.gust), RainMm: hundredth(g.rain), WindFrom: side(g.east, g.north)})
 	}
 	slices.SortFunc(r.Hours, func(a, b weather.Hour) int { return a.At.Compare(b.At) })
 	for i := 1; i < len(r.Hours); i++ {
@@ -253,7 +257,36 @@ func (r *Reading) row(cols map[string][]string, i int) (h weather.Hour, problem,
 	if cols[Gust] != nil && cols[Gust][i] != "" {
 		h.GustMs = get(Gust, 0, 1.5*weather.WindiestM)
 	}
+	if cols[Side] != nil && problem == "" {
+		h.WindFrom = compass(cols[Side][i]) // without it an hour is judged as well
+	}
 	return h, problem, mend
+}
+
+// side is the direction of steps, 1 to 360 degrees; 0 where they cancel or there are none.
+func side(east, north float64) float64 {
+	if math.Hypot(east, north) < 1e-6 {
+		return 0
+	}
+	d := math.Round(math.Mod(math.Atan2(east, north)*180/math.Pi+360, 360))
+	if d == 0 {
+		return 360
+	}
+	return d
+}
+
+var points = []string{"N", "NNE", "NE", "ENE", "E", "ESE", "SE", "SSE", "S", "SSW", "SW", "WSW", "W", "WNW", "NW", "NNW"}
+
+// compass reads degrees or a point of the compass; 0 for what is neither.
+func compass(c string) float64 {
+	if at := slices.Index(points, strings.ToUpper(strings.TrimSpace(c))); at >= 0 {
+		return side(math.Sin(float64(at)*math.Pi/8), math.Cos(float64(at)*math.Pi/8))
+	}
+	x, err := figure(c)
+	if err != nil || x < 0 || x > 360 {
+		return 0
+	}
+	return side(math.Sin(x*math.Pi/180), math.Cos(x*math.Pi/180))
 }
 
 // look says what looks wrong although it can be.

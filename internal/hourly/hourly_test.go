@@ -168,3 +168,14 @@ func FuzzRead(f *testing.F) {
 		require.NoError(t, err)
 	})
 }
+
+// Where the wind comes from is read in degrees and points of the compass, and put together
+// across north; what is neither leaves the hour as it is.
+func TestWhereTheWindComesFrom(t *testing.T) {
+	for cells, want := range map[string]float64{"350,10": 360, "NNW,NNE": 360, "W,W": 270, "90,S": 135, "calm,": 0, "270,": 270} {
+		a, b, _ := strings.Cut(cells, ",")
+		r, err := Read("time,temp_c,humidity,wind_ms,wind_dir,rain_mm\n2026-07-11 13:00,12,80,2,"+a+",0\n2026-07-11 13:30,12,80,2,"+b+",0\n", Mapping{}, time.UTC)
+		require.NoError(t, err)
+		assert.InDelta(t, want, r.Hours[0].WindFrom, .5, cells)
+	}
+}

@@ -77,7 +77,9 @@ func hour(p weather.Place, at time.Time) weather.Hour {
 	mean := c.mean + c.season*summer + c.roams*(over("t")-.5)*1.6
 	swing := c.swing * (.8 + .9*over("s"))
 	wind := math.Max(0, (1+7*over("w"))*(1+.3*warm))
-	out := weather.Hour{At: at, TempC: round(mean + swing*warm), WindMs: round(wind), GustMs: round(1.5 * wind), Humidity: math.Round(math.Min(99, math.Max(6, c.damp-c.dampSwing*warm+8*(over("h")-.5))))}
+	// A day's wind comes mostly from one side, and goes round a little with the sun.
+	from := math.Mod(360*over("side")+540-20*warm, 360)
+	out := weather.Hour{At: at, WindFrom: math.Max(1, math.Round(from)), TempC: round(mean + swing*warm), WindMs: round(wind), GustMs: round(1.5 * wind), Humidity: math.Round(math.Min(99, math.Max(6, c.damp-c.dampSwing*warm+8*(over("h")-.5))))}
 	if r, wet := noise(p, day, "r"), (c.wet+c.wetSummer)/2+(c.wetSummer-c.wet)/2*summer; r < wet {
 		first := int(float64(24-c.shower) * noise(p, day, "when"))
 		if n := int(h) - first; n >= 0 && n < 1+int(float64(c.shower)*noise(p, day, "long")) {

@@ -26,6 +26,7 @@ type WeatherHour struct {
 	Wind     float64 `db:"wind"`
 	Gust     float64 `db:"gust"`
 	Rain     float64 `db:"rain"`
+	WindFrom float64 `db:"wind_from"` // degrees, 360 is north; 0 when not known
 }
 
 // AddWeather keeps a file and its hours, or neither.
@@ -34,7 +35,7 @@ func (s *Store) AddWeather(ctx context.Context, f WeatherFile, hours []WeatherHo
 		if _, err := tx.NamedExecContext(ctx, `INSERT INTO weather_file (id, name, who, at, first, last, hours) VALUES (:id, :name, :who, :at, :first, :last, :hours)`, f); err != nil {
 			return err
 		}
-		put, err := tx.PrepareNamedContext(ctx, `INSERT INTO weather_hour (at, file, temp, humidity, wind, gust, rain) VALUES (:at, :file, :temp, :humidity, :wind, :gust, :rain)`)
+		put, err := tx.PrepareNamedContext(ctx, `INSERT INTO weather_hour (at, file, temp, humidity, wind, gust, rain, wind_from) VALUES (:at, :file, :temp, :humidity, :wind, :gust, :rain, :wind_from)`)
 		if err != nil {
 			return err
 		}
@@ -74,6 +75,6 @@ func (s *Store) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
 // order; where files overlap the hour of the one brought last.
 func (s *Store) WeatherHours(ctx context.Context, from, to int64) ([]WeatherHour, error) {
 	out := []WeatherHour{}
-	err := s.r.SelectContext(ctx, &out, `SELECT at, max(file) AS file, temp, humidity, wind, gust, rain FROM weather_hour WHERE at >= ? AND at < ? GROUP BY at ORDER BY at`, from, to)
+	err := s.r.SelectContext(ctx, &out, `SELECT at, max(file) AS file, temp, humidity, wind, gust, rain, wind_from FROM weather_hour WHERE at >= ? AND at < ? GROUP BY at ORDER BY at`, from, to)
 	return out, err
 }

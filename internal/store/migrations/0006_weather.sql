@@ -18,6 +18,7 @@ CREATE TABLE weather_hour (
   wind REAL NOT NULL,
   gust REAL NOT NULL,
   rain REAL NOT NULL,
+  wind_from REAL NOT NULL DEFAULT 0,
   PRIMARY KEY (at, file)
 ) STRICT, WITHOUT ROWID;
 CREATE INDEX weather_hour_file ON weather_hour (file);

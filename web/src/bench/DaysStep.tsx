@@ -39,12 +39,16 @@ export function DaysStep({ view }: { view: View }) {
       setOn(undefined);
       set(v);
     };
+  const sheltered = ['indoors', 'greenhouse'].includes(view.intake.place);
+  const [warm, setWarm] = useState(view.days?.tempC === undefined ? '' : String(view.days.tempC));
+  const warmth = sheltered && Number(warm.replace(',', '.')) ? { tempC: Number(warm.replace(',', '.')) } : {};
   const byRule: S['DaysInput'] = {
+    ...warmth,
     ...(start ? { start } : {}),
     ...(Number(count) ? { count: Number(count) } : {}),
     ...(rhythm ? { rhythm } : {}),
   };
-  const body: S['DaysInput'] = on ? { on } : byRule;
+  const body: S['DaysInput'] = on ? { on, ...warmth } : byRule;
   const [what, setWhat] = useState('');
   const plan = usePlan(view, what ? { ...body, if: what as 'half' } : body);
   // A day dragged where it may not be is named, and the picture stays to drag it back.
@@ -167,6 +171,17 @@ export function DaysStep({ view }: { view: View }) {
           value={[rhythm]}
           onChange={(v) => other(setRhythm)(v[0] ?? '')}
         />
+        {sheltered && (
+          <TextField
+            label="How warm it stands there, °C"
+            name="tempC"
+            value={warm}
+            placeholder={view.intake.place === 'indoors' ? '20' : 'six over the air outside'}
+            onChange={(e) => setWarm(e.target.value)}
+            error={!!plan.error?.field('tempC')}
+            slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}
+          />
+        )}
         <small>
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is
           that of the forecast, or of the room.

@@ -239,6 +239,7 @@ const advice = {
   ],
   unknown: [],
   apart: [],
+  worked: [{ remedy: 'soap', n: 9, better: 7, low: 0.45, high: 0.94 }],
   weather: 'simulated',
 };
 
@@ -303,6 +304,7 @@ describe('the ladder', () => {
     expect(document.querySelector('[data-chosen="soap"]')?.textContent).toContain('Keep the bottle out of reach.');
     expect(line('soap').textContent).not.toContain('Keep the bottle');
     expect(screen.getByText(/mites come back worse/)).toBeTruthy();
+    expect(document.querySelector('[data-worked]')?.textContent).toMatch(/better in 7 of 9.*45 to 94 in 100/);
   });
   it('lets nobody choose what is refused, by mouse or by key', async () => {
     await open();

@@ -17,6 +17,7 @@ const quantities: [string, string, string[]][] = [
   ['dew', 'Dew point', ['°C', '°F', 'K']],
   ['wind', 'Wind', ['m/s', 'km/h', 'mph', 'kn']],
   ['gust', 'Gusts', ['m/s', 'km/h', 'mph', 'kn']],
+  ['side', 'Wind comes from', []],
   ['rain', 'Rain', ['mm', 'in', 'cm']],
 ];
 

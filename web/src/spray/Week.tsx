@@ -157,6 +157,7 @@ function OneHour({ of: h }: { of: S['Judged'] }) {
       )}
       <p className="quiet">
         {h.air.tempC.toFixed(0)} °C, {h.air.humidity.toFixed(0)} in 100 damp, wind {h.air.windMs.toFixed(1)} m/s
+        {h.stand && ` from the ${h.stand}: stand on that side of the plant`}
         {h.air.rainMm > 0 && `, ${h.air.rainMm.toFixed(1)} mm of rain`}; the sun{' '}
         {h.sunHeight > 0 ? `${h.sunHeight.toFixed(0)}° high` : 'is down'}
         {h.driesHours !== undefined &&
