@@ -107,9 +107,13 @@ func TestAxeFindsNothing(t *testing.T) {
 	p.open(link)
 	p.see(`.paper`)
 	check("grower's page")
-	for _, path := range []string{"/scope", "/scope/ratio", "/scope/picture", "/scope/calibrate", "/mixing", "/spray-days", "/spray-days/lately", "/spray-days/winter", "/spray-days/weather", "/rounds", "/tags", "/plates", "/plates/latania-scale", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet", "/house", "/bench"} {
+	rest := []string{"/scope", "/scope/ratio", "/scope/picture", "/mixing", "/spray-days", "/spray-days/lately", "/spray-days/winter", "/spray-days/weather", "/rounds", "/plates", "/plates/latania-scale", "/house", "/bench"}
+	if len(sights(0)) > 1 { // like one of those above: in make axe alone
+		rest = append(rest, "/scope/calibrate", "/tags", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet")
+	}
+	for _, path := range rest {
 		p.open(path)
-		p.see("main")
+		p.until("the room to be drawn", `document.querySelector('main h1')`)
 		check(path)
 	}
 	t.Logf("%d rooms and steps, %d ways each", rooms, len(sights(0)))

@@ -59,7 +59,6 @@ func TestTheLoopFromHandOverToTheEnd(t *testing.T) {
 	p.read("clean since Sunday")
 	p.see(`[data-advised=done]`)
 	p.press("y")
-	p.read("Closed: cleared")
 	p.until("it to leave the queue", `![...document.querySelectorAll('.queue .ask')].some(a => a.innerText.includes('Petroc Vane'))`)
 	g.open(link)
 	g.until("nothing more to be told", `!document.querySelector('form#tell')`)

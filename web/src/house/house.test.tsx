@@ -5,11 +5,13 @@ import type { S } from '../api/client';
 import { Problem } from '../api/client';
 import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { Toasts } from '../ui/toast';
+import { Growers } from './Growers';
 import House from './House';
 import { Labels } from './Labels';
 import { People } from './People';
 import { SchoolRules } from './SchoolRules';
 import { WhereWeAre } from './WhereWeAre';
+import { Words } from './Words';
 
 const rules = {
   labels: { soap: { repeatMinDays: 5, crops: ['bean'] } },
@@ -30,6 +32,52 @@ beforeEach(() => {
   desk('GET /api/v1/vocabulary', vocabulary);
   desk('GET /api/v1/people', [{ id: 'a', login: 'ansel', name: 'Ansel', role: 'advisor' }]);
   desk('GET /api/v1/house', () => ({ body: rules, headers: { ETag: '"8"' } }));
+  desk('GET /api/v1/calendars', []);
+  desk('GET /api/v1/templates', () => ({
+    body: { page: '{link}', moved: '{what}', ask: 'How is it?' },
+    headers: { ETag: '"2"' },
+  }));
+});
+
+describe('what is kept of a person', () => {
+  it('is taken out only after it was asked twice, and says of how many cases', async () => {
+    desk('GET /api/v1/growers', [{ name: 'Tamsin Reeve', cases: 2, earlier: [] }]);
+    desk('POST /api/v1/growers/forget', { cases: 2 });
+    show(
+      <Toasts>
+        <Growers />
+      </Toasts>,
+    );
+    await userEvent.type(document.querySelector('input[name=whose]') as Element, 'Tamsin Reeve');
+    await userEvent.click(await screen.findByText('Take the person out'));
+    expect(askedAt('POST /api/v1/growers/forget')).toEqual([]);
+    await userEvent.click(screen.getByText('Take Tamsin Reeve out of 2 cases, for good'));
+    await waitFor(() => expect(askedAt('POST /api/v1/growers/forget')[0]?.body).toEqual({ name: 'Tamsin Reeve' }));
+    expect(await screen.findByText('Taken out: 2 cases stay without a name.')).toBeTruthy();
+  });
+});
+
+describe('the words of messages', () => {
+  it('are kept with what was read, and a refusal names the one', async () => {
+    desk('PUT /api/v1/templates', () => refusal(422, 'page', 'says nothing without {link}', 'put it in'));
+    show(
+      <Toasts>
+        <Words boss />
+      </Toasts>,
+    );
+    const field = await waitFor(() => {
+      const x = document.querySelector('textarea[name=words-page]');
+      expect(x).toBeTruthy();
+      return x as HTMLTextAreaElement;
+    });
+    await userEvent.clear(field);
+    await userEvent.type(field, 'Hello');
+    await userEvent.click(screen.getByText('Keep these words'));
+    expect(await screen.findByText(/says nothing without/)).toBeTruthy();
+    const sent = askedAt('PUT /api/v1/templates')[0];
+    expect(sent?.body).toEqual({ page: 'Hello', moved: '{what}', ask: 'How is it?' });
+    expect(sent?.headers.get('If-Match')).toContain('2');
+  });
 });
 
 describe('people', () => {

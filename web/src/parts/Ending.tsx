@@ -74,15 +74,16 @@ export function Ending({ view }: { view: View }) {
       <Chips
         label="Who or what showed what it was"
         options={[
-          { id: '', name: 'nothing more' },
           { id: 'outcome', name: 'what came of it' },
           { id: 'specialist', name: 'a specialist' },
           { id: 'laboratory', name: 'the laboratory' },
+          ...(form.found ? [{ id: 'nothing', name: 'nothing more' }] : []),
         ]}
-        value={[form.found]}
-        onChange={(v) =>
-          set({ found: v[0] ?? '', confirmed: v[0] ? form.confirmed || (view.verdict?.cause ?? '') : '' })
-        }
+        value={form.found ? [form.found] : []}
+        onChange={(v) => {
+          const found = v[0] === 'nothing' ? '' : (v[0] ?? '');
+          set({ found, confirmed: found ? form.confirmed || (view.verdict?.cause ?? '') : '' });
+        }}
         small
       />
       {form.found && (
