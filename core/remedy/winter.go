@@ -201,7 +201,7 @@ func inWinter(r *knowledge.Remedy, c *knowledge.Cause) bool {
 
 // deserve says whether last year deserves a programme.
 func (p *WinterPlan) deserve(b *knowledge.Base, s Situation) {
-	say := func(f string, a ...any) { p.Why = append(p.Why, fmt.Sprintf(f, a...)) }
+	say := func(text string) { p.Why = append(p.Why, text) }
 	open := slices.ContainsFunc(p.Materials, func(m WinterMaterial) bool { return m.Status == Go || m.Status == Care })
 	every := choose(b, &s, "dormant-spray").Option == "every-winter"
 	switch {

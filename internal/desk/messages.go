@@ -89,17 +89,17 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 	if kind == "ask" {
 		once += "|" + c.AskOn // asked once for each day it is due
 	}
-	if _, err := s.queue(ctx, m, &c, kind, once, ""); err != nil {
+	if err := s.queue(ctx, m, &c, kind, once, ""); err != nil {
 		return nil, err
 	}
 	return s.Messages(ctx, id)
 }
 
 // queue writes a message, held at once where it cannot or may not go.
-func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once, what string) (bool, error) {
+func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once, what string) error {
 	words, _, err := s.House.Templates(ctx)
 	if err != nil {
-		return false, err
+		return err
 	}
 	text := map[string]string{"page": words.Page, "moved": words.Moved, "ask": words.Ask}[kind]
 	link := "your page"
@@ -114,13 +114,14 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once
 	out, err := s.Store.OptedOut(ctx, msg.Reach)
 	switch {
 	case err != nil:
-		return false, err
+		return err
 	case msg.Reach == "":
 		msg.State, msg.Said = "held", "no address a message can go to"
 	case out:
 		msg.State, msg.Said = "held", "wants no messages"
 	}
-	return s.Store.AddMessage(ctx, msg)
+	_, err = s.Store.AddMessage(ctx, msg) // one that says the same was written before: well
+	return err
 }
 
 // NoMessages keeps that a grower wants none, or takes that back.
@@ -181,7 +182,9 @@ func (s *Service) handOn(ctx context.Context, by Carrier, m store.Message) (stat
 	now := s.Now()
 	out, err := s.Store.OptedOut(ctx, m.Reach)
 	switch {
-	case err == nil && out:
+	case err != nil: // whether they want one is not known: not now
+		return "waiting", "the desk's file could not be read", now.Add(again[0])
+	case out:
 		return "held", "wants no messages", now
 	case m.Said == store.Lost && !by.Once(ctx): // it may have gone out, and who takes it cannot tell
 		return "failed", gateway.ErrUnsure.Error() + ": telephone", now

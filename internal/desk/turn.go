@@ -9,6 +9,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/civil"
+	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
 	"botanik/core/remedy"
@@ -25,6 +26,9 @@ const fitDays = 7
 
 // fits tells of the coming days whether a remedy can be put on a case's plant; nil where
 // the sky does not matter: in a room, by hand.
+//
+// Of today only what is left counts while days are planned; once they are handed over the
+// whole day does, for it may have been done this morning.
 func (s *Service) fits(m house.Moment, c *Case, r *knowledge.Remedy) (func(civil.Day) lifecycle.Fitness, error) {
 	if r == nil || r.Kind != "product" || remedy.Sheltered(c.Intake.Place) {
 		return nil, nil
@@ -35,7 +39,7 @@ func (s *Service) fits(m house.Moment, c *Case, r *knowledge.Remedy) (func(civil
 	}
 	need, spot := needsOf(r, c.Intake.InBloom), m.Spot()
 	known := sprayday.DayFits(hours, need, spot.Lat, spot.Lon, m.Clock)
-	if x, ok := known[m.Today]; ok { // of today only what is left of it
+	if x, ok := known[m.Today]; ok && c.Now().Handover == nil {
 		left := slices.DeleteFunc(slices.Clone(hours), func(h weather.Hour) bool { return h.At.Before(m.Now) })
 		work := sprayday.WorkDays(left, need, spot.Lat, spot.Lon, m.Clock)
 		good := slices.ContainsFunc(work, func(d sprayday.WorkDay) bool { return d.Day == m.Today })
@@ -146,7 +150,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	for _, mv := range moves {
 		told, to = append(told, mv.Text()), append(to, mv.To.String())
 	}
-	_, err = s.queue(ctx, m, &c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
+	err = s.queue(ctx, m, &c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
 	return true, err
 }
 
@@ -165,8 +169,11 @@ func (s *Service) turned(m house.Moment, c *Case) ([]lifecycle.Move, []civil.Day
 	before.Rounds = slices.Clone(c.Rounds)
 	before.Rounds[len(before.Rounds)-1].Given = nil
 	req, _, err := s.repeatRequest(m, &before)
-	if err != nil {
-		return nil, nil, nil // a label of today that no longer has it: that is for a person
+	switch {
+	case fault.Is(err): // a label of today that no longer has it: that is for a person
+		return nil, nil, nil
+	case err != nil:
+		return nil, nil, err
 	}
 	days := r.Days.Planned()
 	if len(days) == 0 {
@@ -176,7 +183,13 @@ func (s *Service) turned(m house.Moment, c *Case) ([]lifecycle.Move, []civil.Day
 	if req.Start.After(m.Today) {
 		req.Start = m.Today
 	}
-	out, moves := lifecycle.Fit(days, m.Today, req.GapMin, fits, func(x []civil.Day) error { return lifecycle.Hold(x, req) })
+	done := func(d civil.Day) lifecycle.Fitness { // what was ticked off stays where it was
+		if slices.Contains(c.Page.Done, d.String()) {
+			return lifecycle.Fitness{}
+		}
+		return fits(d)
+	}
+	out, moves := lifecycle.Fit(days, m.Today, req.GapMin, done, func(x []civil.Day) error { return lifecycle.Hold(x, req) })
 	return moves, out, nil
 }
 
@@ -201,7 +214,7 @@ func (s *Service) putOff(m house.Moment, c *Case, moves []lifecycle.Move, days [
 		for _, old := range r.Days.Beside {
 			if old.Remedy == x.Remedy {
 				past := slices.DeleteFunc(slices.Clone(old.On), func(on string) bool { return !gone(on) })
-				x.On = append(past, slices.DeleteFunc(x.On, func(on string) bool { return gone(on) || slices.Contains(past, on) })...)
+				x.On = slices.Concat(past, slices.DeleteFunc(x.On, func(on string) bool { return gone(on) || slices.Contains(past, on) }))
 			}
 		}
 		d.Beside = append(d.Beside, x)

@@ -102,6 +102,29 @@ func TestTheWeatherMovesADay(t *testing.T) {
 	assert.Error(t, err, "what left the desk is not taken back")
 }
 
+// A day that may have been done this morning, or was ticked off, is not moved by an evening
+// of rain.
+func TestWhatWasDoneIsNotMoved(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	air := &sky{wet: map[string]bool{}}
+	b.Weather.StandIn = air
+	b.now = time.Date(2026, 6, 10, 9, 0, 0, 0, time.UTC)
+	b.treated(bean)
+	first := b.v.Days.On[0]
+	day, err := time.Parse("2006-01-02", first)
+	require.NoError(t, err)
+	b.now = day.Add(21 * time.Hour)
+	n, err := b.TurnOfWeather(ctx)
+	require.NoError(t, err)
+	assert.Zero(t, n, "the evening is over, and the day was good")
+	require.NoError(t, b.Tell(ctx, b.v.Page.Token, desk.TellInput{Done: []string{first}}))
+	air.wet[first] = true
+	n, err = b.TurnOfWeather(ctx)
+	require.NoError(t, err)
+	assert.Zero(t, n, "it was ticked off")
+}
+
 // In a room the sky moves nothing, and a week without a dry day leaves the day where it is.
 func TestWhatTheWeatherDoesNotMove(t *testing.T) {
 	ctx := context.Background()

@@ -202,7 +202,7 @@ func (m Mapping) check(names []string) error {
 }
 
 // convert brings a figure into the program's unit.
-func convert(what, unit string, x float64) float64 {
+func convert(unit string, x float64) float64 {
 	switch unit {
 	case "°F":
 		return (x - 32) / 1.8

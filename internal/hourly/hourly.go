@@ -235,7 +235,7 @@ func (r *Reading) row(cols map[string][]string, i int) (h weather.Hour, problem,
 			return 0
 		}
 		unit := r.Used.Units[what]
-		v := convert(what, unit, x)
+		v := convert(unit, x)
 		if !(v >= low && v <= high) {
 			problem = fmt.Sprintf("%s of %g %s cannot be", strings.TrimPrefix(called[what], "the "), x, unit)
 			mend = "look at the unit of the column " + r.Used.Columns[what]
