@@ -26,7 +26,7 @@ type GrowerPage struct {
 	casefile.Sheet
 	Done   []string `json:"done" doc:"days of the table that were ticked off"`
 	Leaves int      `json:"leaves" doc:"how many leaves were counted before; 0 when none were"`
-	Told   string   `json:"told,omitempty" doc:"what the desk has heard last"`
+	Told   string   `json:"told,omitempty" doc:"what they told here last"`
 	Closed bool     `json:"closed,omitempty"`
 }
 
@@ -52,7 +52,7 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	if a := c.Now().Act; a != nil {
 		out.Leaves = len(a.Counts)
 	}
-	if last := lastTold(&c); last != nil && !last.Silent {
+	if last := lastTold(&c); last != nil && last.By == TheGrower.Name { // what an advisor wrote down stays at the desk
 		out.Told = strings.TrimSpace(strings.Join([]string{last.Word, last.Note}, " "))
 	}
 	if c.Page == nil { // of before pages were kept
@@ -112,6 +112,9 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 	c, err := s.byToken(ctx, m, token)
 	if err != nil {
 		return err
+	}
+	if c.Closing == nil && c.Now().Handover == nil {
+		return fault.New("", "we are looking at your plant once more", "wait for the new page, or telephone")
 	}
 	told, err := heard(&c, in)
 	if err != nil {

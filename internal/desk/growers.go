@@ -170,5 +170,5 @@ func (s *Service) MergeGrowers(ctx context.Context, who Person, from, into strin
 			return i, err
 		}
 	}
-	return len(cases), nil
+	return len(cases), s.Store.RenameFeeds(ctx, from, into)
 }

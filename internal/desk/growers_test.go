@@ -59,8 +59,14 @@ func TestTwoNamesOfOnePerson(t *testing.T) {
 		_, err := b.MergeGrowers(ctx, c.who, c.from, c.into)
 		assert.Error(t, err, c.says)
 	}
+	f, err := b.OpenFeed(ctx, b.who, "Ilse Marow")
+	require.NoError(t, err)
 	n, err := b.MergeGrowers(ctx, boss, "Ilse Marow", "Ilse Marrow")
 	require.NoError(t, err)
+	feeds, err := b.Feeds(ctx, b.who)
+	require.NoError(t, err)
+	assert.Equal(t, f.Token, feeds[0].Token)
+	assert.Equal(t, "Ilse Marrow", feeds[0].Grower, "a calendar follows the name")
 	assert.Equal(t, 1, n)
 	v, err := b.View(ctx, first)
 	require.NoError(t, err)
@@ -134,6 +140,9 @@ func TestAPersonIsForgotten(t *testing.T) {
 	assert.Len(t, found, 1, "who is only called alike stays")
 	_, err = b.ForgetGrower(ctx, boss, "a grower")
 	require.Error(t, err)
+	b.keep(b.View(ctx, id))
+	b.keep(b.SetVerdict(ctx, b.who, id, b.v.Version, desk.VerdictInput{Cause: "two-spotted-mite", Degree: "settled"}))
+	b.keep(b.Undo(ctx, b.who, id, b.v.Version))
 	require.NoError(t, b.Healthy(ctx))
 }
 

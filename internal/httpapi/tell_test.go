@@ -115,6 +115,17 @@ func TestAGrowerTellsOnTheirPage(t *testing.T) {
 	assert.Equal(t, "answered", rounds.Rows[0].Kind)
 	assert.True(t, strings.HasSuffix(at, rounds.Rows[0].ID))
 
+	// What an advisor writes down is not for the page.
+	noted := a.call("POST", at+"/followup", map[string]any{"note": "sounded cross"}, "If-Match", v.Header.Get("ETag"))
+	require.Equal(t, 200, noted.Status, noted.Raw)
+	assert.NotContains(t, c.call("GET", "/p/"+token+"?told=1", nil).Raw, "sounded cross")
+	require.Equal(t, 422, a.call("POST", at+"/next", map[string]any{}, "If-Match", noted.Header.Get("ETag")).Status, "a note alone advises nothing")
+	again, kind := form(t, map[string][]string{"word": {"better"}, "counts": {"12, 10 15 9 14"}}, "")
+	require.Equal(t, 303, c.call("POST", "/p/"+token, again, "Content-Type", kind).Status)
+	v = a.call("GET", at, nil)
+	list := v.Body["followUps"].([]any)
+	told = list[len(list)-1].(map[string]any)
+
 	next := told["next"].(map[string]any)["move"]
 	assert.Equal(t, "repeat", next, "it works and more is left than is borne")
 	v = a.call("POST", at+"/next", map[string]any{}, "If-Match", v.Header.Get("ETag"))

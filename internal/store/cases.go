@@ -344,14 +344,14 @@ type PutOn struct {
 }
 
 // PutOnBetween are the treatments of open cases with some remedies, from one day on up to
-// another and with it, the newest first.
+// another and with it, the newest first, at most 5000.
 func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to string) ([]PutOn, error) {
 	out := []PutOn{}
 	if len(remedies) == 0 {
 		return out, nil
 	}
 	q, args, err := sqlx.In(`SELECT t.case_id, c.number, c.plant, c.place, c.grower, t.remedy, t.day FROM case_treatment t JOIN case_file c ON c.id = t.case_id
-		WHERE t.remedy IN (?) AND t.day >= ? AND t.day <= ? AND c.closed_at = '' ORDER BY t.day DESC, c.number LIMIT 200`, remedies, from, to)
+		WHERE t.remedy IN (?) AND t.day >= ? AND t.day <= ? AND c.closed_at = '' ORDER BY t.day DESC, c.number LIMIT 5000`, remedies, from, to)
 	if err != nil {
 		return nil, err
 	}

@@ -37,6 +37,14 @@ func (s *Store) EndFeed(ctx context.Context, token, at string) error {
 	})
 }
 
+// RenameFeeds keeps a grower's calendars when their name is written otherwise.
+func (s *Store) RenameFeeds(ctx context.Context, from, into string) error {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		_, err := tx.ExecContext(ctx, `UPDATE calendar_feed SET grower = ? WHERE grower = ?`, into, from)
+		return err
+	})
+}
+
 // Feeds are the open addresses, newest first.
 func (s *Store) Feeds(ctx context.Context) ([]Feed, error) {
 	out := []Feed{}

@@ -88,7 +88,7 @@ func forgetCase(ctx context.Context, tx *sqlx.Tx, id string, swap func(string) s
 		return err
 	}
 	c.Doc, c.Story, c.Plant, c.Grower = swap(c.Doc), swap(c.Story), swap(c.Plant), Nobody
-	if _, err := tx.ExecContext(ctx, `UPDATE case_file SET doc = ?, story = ?, plant = ?, grower = ?, version = version + 1 WHERE id = ?`, c.Doc, c.Story, c.Plant, c.Grower, id); err != nil {
+	if _, err := tx.ExecContext(ctx, `UPDATE case_file SET doc = ?, story = ?, plant = ?, grower = ? WHERE id = ?`, c.Doc, c.Story, c.Plant, c.Grower, id); err != nil {
 		return err
 	}
 	var body string
