@@ -28,6 +28,8 @@ type GrowerPage struct {
 	Leaves int      `json:"leaves" doc:"how many leaves were counted before; 0 when none were"`
 	Told   string   `json:"told,omitempty" doc:"what they told here last"`
 	Closed bool     `json:"closed,omitempty"`
+
+	Written bool `json:"written,omitempty" doc:"the desk has an address it may write to"`
 }
 
 // SheetByToken is the sheet at a grower's address.
@@ -51,6 +53,13 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	out := GrowerPage{Done: []string{}, Closed: c.Closing != nil}
 	if a := c.Now().Act; a != nil {
 		out.Leaves = len(a.Counts)
+	}
+	if reach := ReachOf(c.Intake.Contact); reach != "" {
+		none, err := s.Store.OptedOut(ctx, reach)
+		if err != nil {
+			return GrowerPage{}, err
+		}
+		out.Written = !none
 	}
 	if last := lastTold(&c); last != nil && last.By == TheGrower.Name { // what an advisor wrote down stays at the desk
 		out.Told = strings.TrimSpace(strings.Join([]string{last.Word, last.Note}, " "))
@@ -94,6 +103,8 @@ type TellInput struct {
 	Done   []string // days ticked off
 	Photo  []byte
 	Name   string // of the picture's file
+
+	NoMessages bool // they want none from now on
 }
 
 // Limits of what one page takes.
@@ -119,6 +130,11 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 	told, err := heard(&c, in)
 	if err != nil {
 		return err
+	}
+	if reach := ReachOf(c.Intake.Contact); in.NoMessages && reach != "" {
+		if err := s.Store.OptOut(ctx, reach, TheGrower.Name, true, s.Now()); err != nil {
+			return err
+		}
 	}
 	for range 3 { // somebody at the desk may be writing at the same moment
 		if c, err = s.byToken(ctx, m, token); err != nil {

@@ -90,6 +90,18 @@ func TestWhoGetsNoMessage(t *testing.T) {
 	}
 	assert.Empty(t, g.Took())
 
+	b = written(t, "ilse@terrace.example") // or says so on the page
+	p, err := b.PageByToken(ctx, b.v.Page.Token)
+	require.NoError(t, err)
+	assert.True(t, p.Written)
+	require.NoError(t, b.Tell(ctx, b.v.Page.Token, desk.TellInput{NoMessages: true}))
+	p, err = b.PageByToken(ctx, b.v.Page.Token)
+	require.NoError(t, err)
+	assert.False(t, p.Written)
+	_, err = b.Send(ctx, b.who, b.v.ID, "page")
+	require.NoError(t, err)
+	assert.Equal(t, "held", b.messages()[0].State)
+
 	b = written(t, "by letter")
 	_, err = b.Send(ctx, b.who, b.v.ID, "page")
 	assert.ErrorContains(t, err, "no mail address and no telephone number")

@@ -77,7 +77,7 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 		return ""
 	}
 	said.Word, said.Counts, said.Note = one("word"), one("counts"), one("note")
-	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, form.Value["done"]...)}
+	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, form.Value["done"]...), NoMessages: one("nomessages") != ""}
 	if wait := s.tells.wait(token, s.desk.Now()); wait > 0 {
 		c.Status(http.StatusTooManyRequests)
 		said.Trouble = fmt.Sprintf("That is very much at once. Wait %d minutes, or telephone.", int(wait.Minutes())+1)

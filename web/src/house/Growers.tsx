@@ -50,7 +50,7 @@ export function Growers() {
       <h2>Growers</h2>
       <p className="quiet">
         Kept of a person: name, how to be reached, what was brought, said and done, messages. Backups made before still
-        hold who is taken out, until they are overwritten.
+        hold who is taken out, until they are overwritten. A first name alone in a note is not found: read the notes.
       </p>
       <TextField label="Whose" name="whose" value={name} onChange={(e) => setName(e.target.value)} autoComplete="off" />
       {!one && (
