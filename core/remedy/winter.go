@@ -374,7 +374,7 @@ func (p *WinterPlan) Days(b *knowledge.Base, s Situation, today civil.Day, sky S
 			if r.TempMax != nil {
 				high = min(high, *r.TempMax)
 			}
-			for _, d := range sprayday.WorkDays(sky.Hours, sprayday.Needs{TempMin: &low, TempMax: &high, Frost: true, DryHours: winterLies}, sky.Lat, sky.Lon, sky.Zone) {
+			for _, d := range sprayday.WorkDays(sky.Hours, sprayday.Needs{TempMin: &low, TempMax: &high, Frost: true, Daylight: true, DryHours: winterLies}, sky.Lat, sky.Lon, sky.Zone) {
 				switch {
 				case d.Day.Before(from) || d.Day.After(x.To) || !d.Day.Before(known): // nor one whose next day nobody knows
 				case x.On == nil:

@@ -17,6 +17,7 @@ type Needs struct {
 	InBloom   bool     `json:"inBloom,omitempty"`
 	DryHours  float64  `json:"dryHours,omitempty" doc:"it has to lie this long before rain; its drying time when left out"`
 	Frost     bool     `json:"frost,omitempty" doc:"no frost in the night after: dormant sprays"`
+	Daylight  bool     `json:"daylight,omitempty" doc:"only while the sun is up: winter sprays, that have to reach every twig"`
 	WetIsFine bool     `json:"wetIsFine,omitempty" doc:"it is put into the soil, or washes off: rain and drying do not matter"`
 }
 
@@ -126,6 +127,9 @@ func Judge(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
 			case x.Height > beesLight && h.TempC > beesFly:
 				say(No, "It is in flower and bees fly: only when they are home.")
 			}
+		}
+		if n.Daylight && x.Height < 0 {
+			say(No, "The sun is down: nobody sees which twig is wet.")
 		}
 		if n.Frost {
 			for _, later := range hours[i:min(len(hours), i+nightly)] {

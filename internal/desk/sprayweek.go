@@ -109,7 +109,7 @@ func (w *SprayWeek) judge(m house.Moment, hours []weather.Hour) {
 
 // needsOf are what a remedy of the book asks of its hour.
 func needsOf(r *knowledge.Remedy, inBloom bool) sprayday.Needs {
-	return sprayday.Needs{TempMin: r.TempMin, TempMax: r.TempMax, NoSun: r.NoSun, Bees: r.Bloom, InBloom: inBloom, Frost: r.Season == "dormant", WetIsFine: r.Reach == "soil"}
+	return sprayday.Needs{TempMin: r.TempMin, TempMax: r.TempMax, NoSun: r.NoSun, Bees: r.Bloom, InBloom: inBloom, Frost: r.Season == "dormant", Daylight: r.Season == "dormant", WetIsFine: r.Reach == "soil"}
 }
 
 // roomHours is what holds in a room or under glass.
