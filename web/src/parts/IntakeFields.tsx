@@ -54,7 +54,7 @@ export function IntakeFields({
         {text('grower', 'Grower', { inputRef: growerRef, required: true, autoComplete: 'off' })}
         {text('contact', 'How to reach them', { autoComplete: 'off' })}
       </div>
-      <CameBefore form={form} setForm={setForm} />
+      {growerRef && <CameBefore form={form} setForm={setForm} />}
       <Autocomplete
         freeSolo
         autoHighlight
