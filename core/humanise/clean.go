@@ -53,3 +53,11 @@ func visible(r rune) bool {
 	}
 	return unicode.IsLetter(r) || unicode.IsNumber(r) || unicode.IsPunct(r) || unicode.IsSymbol(r)
 }
+
+// Short is a text of at most so many signs, with a dot-dot-dot where more was.
+func Short(s string, signs int) string {
+	if r := []rune(s); len(r) > signs {
+		return string(r[:signs]) + "…"
+	}
+	return s
+}

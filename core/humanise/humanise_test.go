@@ -24,3 +24,8 @@ func TestWhatCannotBeSeenIsNotKept(t *testing.T) {
 	assert.Equal(t, "a\nb", humanise.Text("a\r\nb\u0007"))
 	assert.Empty(t, humanise.Text("\n\t\n"))
 }
+
+func TestALongTextIsCutBetweenSigns(t *testing.T) {
+	assert.Equal(t, "grüß…", humanise.Short("grüße", 4))
+	assert.Equal(t, "grüße", humanise.Short("grüße", 5))
+}

@@ -3,6 +3,7 @@ package remedy
 import (
 	"cmp"
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 	"time"
@@ -228,15 +229,25 @@ func (p *WinterPlan) choose(b *knowledge.Base, s Situation, ids []string) error 
 		most = 1
 	}
 	p.Rules = append(p.Rules, fmt.Sprintf("%s of oil, lime sulfur and copper in one winter, never all three, never with soap.", map[int]string{1: "One", 2: "Two"}[most]))
-	used := map[string]bool{}
+	used := map[string]bool{} // also by what was put on since the leaves fell
+	for _, e := range s.Earlier {
+		if on, err := civil.Parse(e.On); err == nil && !on.Before(p.Winter.LeafFall) {
+			if class := winterClass(b.Remedy(e.Remedy)); class != "" {
+				used[class] = true
+			}
+		}
+	}
+	given := maps.Clone(used)
+	chosen := map[string]bool{}
+	room := func(class string) bool { return used[class] || len(used) < most }
 	take := func(m *WinterMaterial) {
 		m.Chosen = true
-		used[m.class] = true
+		used[m.class], chosen[m.class] = true, true
 	}
 	if len(ids) == 0 {
 		for i := range p.Materials {
 			m := &p.Materials[i]
-			if (m.Status == Go || m.Status == Care) && !used[m.class] && len(used) < most && b.Remedy(m.Remedy).Kind == "product" && (len(used) == 0 || p.adds(m)) {
+			if (m.Status == Go || m.Status == Care) && !chosen[m.class] && room(m.class) && b.Remedy(m.Remedy).Kind == "product" && (len(chosen) == 0 || p.adds(m)) {
 				take(m)
 			}
 		}
@@ -254,14 +265,14 @@ func (p *WinterPlan) choose(b *knowledge.Base, s Situation, ids []string) error 
 		switch {
 		case m.Status != Go && m.Status != Care:
 			l.Add(field, m.Name+": "+m.Reasons[0].Text, "choose another")
-		case used[m.class]:
+		case chosen[m.class]:
 			l.Add(field, m.Name+" is of a kind that is chosen already", "choose one of a kind")
 		default:
 			take(m)
 		}
 	}
 	if len(used) > most {
-		l.Add("materials", fmt.Sprintf("%d of oil, lime sulfur and copper are chosen; this desk allows %d in one winter", len(used), most), "leave one out")
+		l.Add("materials", fmt.Sprintf("%d of oil, lime sulfur and copper in one winter, with the %d put on already; this desk allows %d", len(used), len(given), most), "leave one out")
 	}
 	return l.Err()
 }
@@ -288,12 +299,16 @@ func (p *WinterPlan) lay(b *knowledge.Base, s Situation) {
 			continue
 		}
 		lim := LimitsOf(b.Remedy(m.Remedy), s.House)
+		n, _ := Uses(s.Earlier, m.Remedy, w.Open)
+		left := func() bool { // of the label's most a season
+			return lim.Most == 0 || n+count(p.Sprays, m.Remedy) < lim.Most
+		}
 		switch m.class {
 		case knowledge.ClassCopper:
-			if m.fall {
+			if m.fall && left() {
 				add(m, "at leaf fall", w.LeafFall, w.Bare.Add(afterBare))
 			}
-			if !lime && lim.Most != 1 {
+			if !lime && left() {
 				add(m, "before the buds swell", w.Swell.Add(-beforeSwell), w.Swell)
 			}
 		case knowledge.ClassWinter:
@@ -301,9 +316,13 @@ func (p *WinterPlan) lay(b *knowledge.Base, s Situation) {
 			if lime { // the oil first, the waits between
 				to = w.Swell.Add(-beforeSwell)
 			}
-			add(m, "in the rest", w.Bare.Add(afterBare), to)
+			if left() {
+				add(m, "in the rest", w.Bare.Add(afterBare), to)
+			}
 		case knowledge.ClassLime:
-			add(m, "before the buds open", w.Swell.Add(-beforeSwell/3), w.Open.Add(-3))
+			if left() {
+				add(m, "before the buds open", w.Swell.Add(-beforeSwell/3), w.Open.Add(-3))
+			}
 		}
 	}
 	slices.SortStableFunc(p.Sprays, func(x, y WinterSpray) int { return x.From.Compare(y.From) })
@@ -326,6 +345,17 @@ func (p *WinterPlan) lay(b *knowledge.Base, s Situation) {
 			p.rule("%s", text)
 		}
 	}
+}
+
+// count is how often a remedy is laid.
+func count(sprays []WinterSpray, id string) int {
+	n := 0
+	for _, x := range sprays {
+		if x.Remedy == id {
+			n++
+		}
+	}
+	return n
 }
 
 func (p *WinterPlan) rule(f string, a ...any) {

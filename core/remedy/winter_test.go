@@ -109,6 +109,42 @@ func TestWhatAWinterProgrammeRefuses(t *testing.T) {
 	}
 }
 
+// What was put on already counts: against the label's most a season, and as one of the
+// three kinds of this winter.
+func TestWhatWasGivenCountsInWinter(t *testing.T) {
+	b := herbarium.Embedded()
+	ask := winterAsk("peach", true, "peach-leaf-curl", "san-jose-scale")
+	ask.Today = civil.Must("2026-12-20")
+	for used, want := range map[int]int{0: 2, 1: 2, 2: 1, 3: 0} { // of copper's three a season
+		ask.Materials = []string{"copper"}
+		ask.Situation.Earlier = nil
+		for i := range used {
+			ask.Situation.Earlier = append(ask.Situation.Earlier, remedy.Earlier{Remedy: "copper", On: ask.Today.Add(-60 - 20*i).String()})
+		}
+		p, err := remedy.PlanWinter(b, ask)
+		if want == 0 {
+			require.Error(t, err, "the label's most is used up")
+			continue
+		}
+		require.NoError(t, err)
+		n := 0
+		for _, x := range p.Sprays {
+			if x.Remedy == "copper" {
+				n++
+			}
+		}
+		assert.Equal(t, want, n, "%d used", used)
+	}
+	ask.Situation.Earlier = []remedy.Earlier{{Remedy: "dormant-oil", On: "2026-12-01"}}
+	ask.Materials = []string{"copper", "lime-sulfur"}
+	_, err := remedy.PlanWinter(b, ask)
+	require.Error(t, err)
+	assert.Contains(t, fields(err), "materials", "with the oil they are three")
+	ask.Situation.Earlier[0].On = "2026-03-01" // last winter's
+	_, err = remedy.PlanWinter(b, ask)
+	assert.NoError(t, err)
+}
+
 // sky is hours that follow no rule.
 func sky(t *rapid.T, from civil.Day, days int) remedy.Sky {
 	seed := rapid.IntRange(0, 1<<20).Draw(t, "seed")

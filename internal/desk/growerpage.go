@@ -162,7 +162,7 @@ func heard(c *Case, in TellInput) (FollowUpInput, error) {
 	for _, w := range words {
 		n := 0
 		if _, err := fmt.Sscanf(w, "%d", &n); err != nil || fmt.Sprint(n) != w || n < 0 || n > 100_000 {
-			l.Add("counts", fmt.Sprintf("%q is no number", short(w)), "write a number for each leaf, with blanks between: 3 0 5")
+			l.Add("counts", fmt.Sprintf("%q is no number", humanise.Short(w, 20)), "write a number for each leaf, with blanks between: 3 0 5")
 			break
 		}
 		counts = append(counts, n)
@@ -184,13 +184,6 @@ func heard(c *Case, in TellInput) (FollowUpInput, error) {
 		}
 	}
 	return out, l.Err()
-}
-
-func short(s string) string {
-	if r := []rune(s); len(r) > 20 {
-		return string(r[:20]) + "…"
-	}
-	return s
 }
 
 // tell writes all of it in one line of the story, or nothing.

@@ -121,19 +121,12 @@ func (s *Service) Since(ctx context.Context, id, on string) (sprayday.Since, err
 	return s.since(m, r, day)
 }
 
-// shortestCopper is kept between two coppers whatever a bottle allows (domain practice).
-const shortestCopper = 14
-
 func (s *Service) since(m house.Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
 	hours, err := s.Weather.Hours(m.Spot(), on.Add(1).Midnight(m.Clock), m.Now) // what fell on the day itself may have been before
 	if err != nil {
 		return sprayday.Since{}, err
 	}
-	gap := remedy.LimitsOf(r, m.Rules).GapMin
-	if r.Is(knowledge.ClassCopper) {
-		gap = max(gap, shortestCopper)
-	}
-	return sprayday.SinceSpray(on, m.Today, r.HalfLife, gap, hours), nil
+	return sprayday.SinceSpray(on, m.Today, r.HalfLife, remedy.LimitsOf(r, m.Rules).GapMin, hours), nil
 }
 
 // WinterAsk asks for a dormant programme.

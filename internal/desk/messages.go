@@ -211,6 +211,7 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 	if err != nil {
 		return err
 	}
+	var troubles error
 	for _, m := range rows {
 		now := s.Now()
 		r, err := by.State(ctx, m.ID)
@@ -223,15 +224,16 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 			next = now.AddDate(100, 0, 0)
 		}
 		if r.State == "answered" {
-			if err := s.answered(ctx, m.CaseID, r.Said); err != nil {
-				return err
+			if err := s.answered(ctx, m.CaseID, r.Said); err != nil { // asked again next time; the others go on
+				troubles = errors.Join(troubles, fmt.Errorf("case %s: %w", m.CaseID, err))
+				continue
 			}
 		}
 		if err := s.Store.MoveMessage(ctx, m, r.State, r.Said, next, now); err != nil && !errors.Is(err, ErrStale) {
 			return err
 		}
 	}
-	return nil
+	return troubles
 }
 
 // answered tells a case what its grower answered; one that is closed or looked at again

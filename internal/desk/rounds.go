@@ -8,7 +8,7 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
-	"botanik/core/scouting"
+	"botanik/core/season"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -28,9 +28,6 @@ type Rounds struct {
 	Counts map[string]int `json:"counts"`
 	More   int            `json:"more,omitempty" doc:"due ones that are not shown"`
 }
-
-// Kinds of a row, the most pressing first.
-var roundKinds = []string{"answered", "call", "boss", "late", "due", "decide", "moved", "soon"}
 
 // How many rows are shown of what is due, and how many days ahead is soon.
 const (
@@ -101,7 +98,7 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 		return Rounds{}, err
 	}
 	slices.SortStableFunc(out.Rows, func(a, b RoundRow) int {
-		return slices.Index(roundKinds, a.Kind) - slices.Index(roundKinds, b.Kind)
+		return slices.Index(casework.RoundKinds, a.Kind) - slices.Index(casework.RoundKinds, b.Kind)
 	})
 	return out, nil
 }
@@ -120,21 +117,12 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	if last != nil {
 		row.Told = strings.Trim(last.Word+"; "+last.Note, "; ")
 	}
-	k := s.cause(&c)
-	switch {
-	case kind != "":
-	case last != nil && last.Unread:
-		row.Kind = "answered"
-	case a.Call:
-		row.Kind = "call"
-	case k != nil && k.Regulated != "":
-		row.Kind = "boss"
-	case last != nil && !last.Silent && last.Next != nil:
-		row.Kind = "decide"
-	case a.Late > 0:
-		row.Kind = "late"
-	default:
-		row.Kind = "due"
+	if kind == "" {
+		k := s.cause(&c)
+		row.Kind = casework.RoundKind(casework.Standing{
+			Unread: last != nil && last.Unread, Silences: row.Silent, Regulated: k != nil && k.Regulated != "",
+			Heard: last != nil && !last.Silent && last.Next != nil, Late: a.Late,
+		})
 	}
 	return row, nil
 }
@@ -187,26 +175,18 @@ func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int)
 
 // WorkedHere is what came of a remedy at this desk.
 type WorkedHere struct {
-	Remedy string  `json:"remedy"`
-	N      int     `json:"n" doc:"closed cases whose outcome is known"`
-	Better int     `json:"better"`
-	Low    float64 `json:"low" doc:"of the share that got better, 95 %, Wilson"`
-	High   float64 `json:"high"`
+	Remedy string `json:"remedy"`
+	season.Worked
 }
 
-// fewestWorked are how many closed cases a figure is shown from.
-const fewestWorked = 5
-
-// worked is what came of each remedy against a cause here, never from fewer than five cases.
+// worked is what came of each remedy against a cause here.
 func (s *Service) worked(ctx context.Context, cause string) ([]WorkedHere, error) {
 	rows, err := s.Store.WorkedAgainst(ctx, cause)
 	out := []WorkedHere{}
 	for _, r := range rows {
-		if r.N < fewestWorked {
-			continue
+		if w, ok := season.WorkedHere(r.Better, r.N); ok {
+			out = append(out, WorkedHere{r.Remedy, w})
 		}
-		low, high := scouting.Wilson(r.Better, r.N)
-		out = append(out, WorkedHere{r.Remedy, r.N, r.Better, low, high})
 	}
 	return out, err
 }

@@ -110,6 +110,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 		return 0, err
 	}
 	moved, seen := 0, map[string]bool{}
+	var troubles error // one case that cannot be read keeps no other from being looked at
 	for _, row := range rows {
 		if seen[row.CaseID] || remedy.Sheltered(row.Place) {
 			continue
@@ -119,12 +120,12 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 		switch {
 		case errors.Is(err, ErrStale):
 		case err != nil:
-			return moved, err
+			troubles = errors.Join(troubles, fmt.Errorf("case %s: %w", row.Number, err))
 		case ok:
 			moved++
 		}
 	}
-	return moved, nil
+	return moved, troubles
 }
 
 // turn moves the days of one case.

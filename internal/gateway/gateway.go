@@ -19,6 +19,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/core/humanise"
 )
 
 // Message as it is carried.
@@ -148,13 +149,8 @@ func (c *Client) ask(ctx context.Context, at, method, id string, body io.Reader)
 	return r, nil
 }
 
-func oneLine(s string) string {
-	s = strings.Join(strings.Fields(s), " ")
-	if r := []rune(s); len(r) > 160 {
-		return string(r[:160])
-	}
-	return s
-}
+// oneLine is what somebody else's machine says, fit to be shown.
+func oneLine(s string) string { return humanise.Short(humanise.Line(s), 160) }
 
 // recorded is the stand-in's answer.
 type recorded struct {

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/core/humanise"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
 )
@@ -183,7 +184,7 @@ func (r *Reading) put(cols map[string][]string, firstRow int, zone *time.Locatio
 		}
 		at, ok := moment(text, r.Used.Order, zone, last)
 		if !ok || at.Year() < 1900 || at.Year() > 2200 {
-			refuse(i, fmt.Sprintf("%q is no time", short(text)), "write it like 2026-11-28 14:00")
+			refuse(i, fmt.Sprintf("%q is no time", humanise.Short(text, 40)), "write it like 2026-11-28 14:00")
 			continue
 		}
 		if seen[at.Unix()] {
@@ -231,7 +232,7 @@ func (r *Reading) row(cols map[string][]string, i int) (h weather.Hour, problem,
 		c := cols[what][i]
 		x, err := figure(c)
 		if err != nil {
-			problem, mend = fmt.Sprintf("%s is %q", called[what], short(c)), "write a figure, or leave the row out"
+			problem, mend = fmt.Sprintf("%s is %q", called[what], humanise.Short(c, 40)), "write a figure, or leave the row out"
 			return 0
 		}
 		unit := r.Used.Units[what]
@@ -366,13 +367,6 @@ func total(cells []string) bool {
 		last = x
 	}
 	return len(cells) >= 24 && rises >= 4 && last > 5
-}
-
-func short(s string) string {
-	if r := []rune(s); len(r) > 40 {
-		return string(r[:40]) + "…"
-	}
-	return s
 }
 
 func tenth(x float64) float64     { return math.Round(x*10) / 10 }

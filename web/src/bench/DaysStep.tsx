@@ -8,7 +8,7 @@ import { useSession, useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Chips, daysBetween, shortDay, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
-import { useDraft } from '../ui/draft';
+import { useDraft, useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { usePlan } from './usePlan';
 import { Weeks } from './Weeks';
@@ -40,7 +40,9 @@ export function DaysStep({ view }: { view: View }) {
       set(v);
     };
   const sheltered = ['indoors', 'greenhouse'].includes(view.intake.place);
-  const [warm, setWarm] = useState(view.days?.tempC === undefined ? '' : String(view.days.tempC));
+  const [{ warm }, setWarm, forgetWarm] = useTyped(`warm.${view.id}`, {
+    warm: view.days?.tempC === undefined ? '' : String(view.days.tempC),
+  });
   const warmth = sheltered && Number(warm.replace(',', '.')) ? { tempC: Number(warm.replace(',', '.')) } : {};
   const byRule: S['DaysInput'] = {
     ...warmth,
@@ -59,6 +61,7 @@ export function DaysStep({ view }: { view: View }) {
     change.mutate(put('/api/v1/cases/{id}/days', body), {
       onSuccess: () => {
         forget();
+        forgetWarm();
         go(`/bench/${view.id}/handover`);
       },
     });
@@ -177,7 +180,7 @@ export function DaysStep({ view }: { view: View }) {
             name="tempC"
             value={warm}
             placeholder={view.intake.place === 'indoors' ? '20' : 'six over the air outside'}
-            onChange={(e) => setWarm(e.target.value)}
+            onChange={(e) => setWarm({ warm: e.target.value })}
             error={!!plan.error?.field('tempC')}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}
           />

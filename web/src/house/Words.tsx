@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { versioned } from '../api/hooks';
 import { Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
 import { useToast } from '../ui/toast';
 
+const unwritten = {};
 const names: [keyof S['Templates'] & ('page' | 'moved' | 'ask'), string][] = [
   ['page', 'With the page'],
   ['moved', 'When the weather moved a day'],
@@ -23,7 +24,7 @@ export function Words({ boss }: { boss: boolean }) {
       return { words: body, version };
     },
   });
-  const [draft, setDraft] = useState<Partial<S['Templates']>>({});
+  const [draft, setDraft, forget] = useDraft<Partial<S['Templates']>>('words', unwritten);
   const save = useMutation<S['Templates'], Problem>({
     mutationFn: () =>
       take<S['Templates']>(
@@ -33,7 +34,7 @@ export function Words({ boss }: { boss: boolean }) {
         }),
       ),
     onSuccess: () => {
-      setDraft({});
+      forget();
       say({ text: 'Kept. The next message has these words.' });
       void refetch();
     },

@@ -148,6 +148,11 @@ function Programme({ of: p }: { of: S['WinterPlan'] }) {
           </p>
         </section>
       ))}
+      {p.sprays.length > 0 && (
+        <p>
+          How much for the sprayer: <Link to="/mixing">the mixing shelf</Link>.
+        </p>
+      )}
       {p.rules.length > 0 && (
         <ul className="tight">
           {p.rules.map((r) => (
