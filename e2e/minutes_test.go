@@ -1,10 +1,13 @@
 package e2e
 
 import (
+	"bytes"
 	"context"
 	"fmt"
+	"io"
 	"regexp"
 	"slices"
+	"strings"
 	"testing"
 
 	"botanik/herbarium"
@@ -12,7 +15,9 @@ import (
 	cdpage "github.com/chromedp/cdproto/page"
 	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
+	"github.com/ledongthuc/pdf"
 	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
 )
 
 // counted is a person at the page whose actions are counted as in review/use.md: a
@@ -154,13 +159,34 @@ func (c *counted) mindsEveryCaution() {
 
 // sheets is how many sheets the page in sight prints on, inches wide and high.
 func (p *page) sheets(w, h float64) int {
+	n, _ := p.printed(w, h)
+	return n
+}
+
+// printed is how many sheets the page in sight prints on, and the text another program's
+// reader finds in the PDF, without its blanks.
+func (p *page) printed(w, h float64) (int, string) {
 	p.t.Helper()
-	var pdf []byte
+	var raw []byte
 	p.do(chromedp.ActionFunc(func(ctx context.Context) (err error) {
-		pdf, _, err = cdpage.PrintToPDF().WithPaperWidth(w).WithPaperHeight(h).WithPrintBackground(true).WithPreferCSSPageSize(true).Do(ctx)
+		raw, _, err = cdpage.PrintToPDF().WithPaperWidth(w).WithPaperHeight(h).WithPrintBackground(true).WithPreferCSSPageSize(true).Do(ctx)
 		return err
 	}))
-	return len(regexp.MustCompile(`/Type /Page\b`).FindAll(pdf, -1))
+	r, err := pdf.NewReader(bytes.NewReader(raw), int64(len(raw)))
+	require.NoError(p.t, err)
+	t, err := r.GetPlainText()
+	require.NoError(p.t, err)
+	text, err := io.ReadAll(t)
+	require.NoError(p.t, err)
+	assert.Equal(p.t, len(regexp.MustCompile(`/Type /Page\b`).FindAll(raw, -1)), r.NumPage())
+	return r.NumPage(), squashed(string(text))
+}
+
+// ligatures are single signs of a font that stand for several letters.
+var ligatures = strings.NewReplacer("ﬀ", "ff", "ﬁ", "fi", "ﬂ", "fl", "ﬃ", "ffi", "ﬄ", "ffl")
+
+func squashed(text string) string {
+	return ligatures.Replace(strings.Join(strings.Fields(text), ""))
 }
 
 // oneSheet holds that what the grower takes home is one sheet on A4 and on US Letter,
@@ -175,7 +201,15 @@ func (c *counted) oneSheet() {
 	var words int
 	c.eval(`document.querySelector('.paper').innerText.split(/\s+/).length`, &words)
 	c.t.Logf("%d words, %.1f minutes to read", words, float64(words)/readAMinute)
-	assert.Equal(c.t, 1, c.sheets(8.27, 11.69), "A4")
+	n, text := c.printed(8.27, 11.69)
+	assert.Equal(c.t, 1, n, "A4")
+	var said []string // whatever the page says and is not for the screen alone
+	c.eval(`(() => { const out = []; const w = document.createTreeWalker(document.querySelector('.paper'), NodeFilter.SHOW_TEXT);
+		for (let n; (n = w.nextNode()); ) if (n.data.trim() && !n.parentElement.closest('.screen, svg')) out.push(n.data.trim()); return out })()`, &said)
+	assert.Greater(c.t, len(said), 20)
+	for _, x := range said {
+		assert.Contains(c.t, text, squashed(x))
+	}
 	assert.Equal(c.t, 1, c.sheets(8.5, 11), "US Letter")
 }
 

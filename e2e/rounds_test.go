@@ -104,3 +104,46 @@ func TestTheCodeOnABagLeadsToItsCase(t *testing.T) {
 	}
 	assert.Equal(t, 1, p.sheets(8.27, 11.69), "one sheet of A4")
 }
+
+// Two plants of one grower go home together: one press, one list in front, a page each; then
+// one of the cases is given to somebody else, and the day tells of it.
+func TestTwoPlantsGoHomeTogether(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	var ids []string
+	p.do(chromedp.Evaluate(`(async () => {
+		const token = (await (await fetch('/api/v1/session')).json()).token;
+		const send = async (method, path, body, more) => (await fetch('/api/v1' + path, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json', 'X-Botanik-Token': token, ...more } })).json();
+		const ids = [];
+		for (const plant of ['Quince', 'Medlar']) {
+			const c = await send('POST', '/cases', { grower: 'Petroc Vane', contact: 'petroc@quay.example', plant, place: 'garden', story: 'odd' }, { 'Idempotency-Key': 'together-' + plant });
+			await send('PUT', '/cases/' + c.id + '/verdict', { degree: 'undetermined' }, { 'If-Match': '"1"' });
+			ids.push(c.id);
+		}
+		return ids
+	})()`, &ids, awaitPromise))
+	require.Len(t, ids, 2)
+	p.open("/bench/" + ids[0] + "/handover")
+	p.read("Petroc Vane also takes home")
+	p.click(`[data-also] [data-chip="` + ids[1] + `"]`)
+	p.read("Hand all 2 over")
+	p.click(`[data-do=hand-over]`)
+	p.see(`[data-together="2"]`)
+	n, text := p.printed(8.27, 11.69)
+	assert.Equal(t, 3, n, "a list in front and a page each")
+	for _, words := range []string{"All your plants together", "Quince", "Medlar"} {
+		assert.Contains(t, text, squashed(words))
+	}
+
+	p.click(`.whose [role=combobox]`)
+	p.do(chromedp.Click(`//li[contains(., 'Odile')]`, chromedp.BySearch))
+	p.until("it to be Odile's", `document.querySelector('.whose').innerText.includes('Odile')`)
+	p.press("6")
+	p.do(chromedp.Click(`//nav[@aria-label='Tables of the rounds']//a[.='Whose']`, chromedp.BySearch))
+	p.until("hers to hold it", `document.querySelector('[data-hand=Odile]').textContent.includes('Quince')`)
+	p.do(chromedp.Click(`//nav[@aria-label='Tables of the rounds']//a[.='The day']`, chromedp.BySearch))
+	p.see(`[data-day]`)
+	assert.Contains(t, p.text(`.figures`), "handed over")
+}

@@ -23,6 +23,7 @@ type Doc struct {
 	Page    *Page        `json:"page,omitempty"`
 	AskOn   string       `json:"askOn,omitempty"`
 	Closing *Closing     `json:"closing,omitempty"`
+	Keeper  string       `json:"keeper,omitempty"` // account whose case it is; empty while nobody took it
 
 	Schools   map[string]string `json:"schools,omitempty"`   // answers this case chose over the house's
 	HouseSeen *int              `json:"houseSeen,omitempty"` // version of the house rules the last decision was made under

@@ -23,6 +23,7 @@ type Treated struct {
 type Intake struct {
 	Grower        string    `json:"grower" minLength:"1" maxLength:"80" doc:"who brought it"`
 	Contact       string    `json:"contact,omitempty" maxLength:"120" doc:"telephone or mail, for asking how it went"`
+	Person        string    `json:"person,omitempty" maxLength:"40" doc:"which grower of this desk it is, by id; found by name and reach where it is left out"`
 	Plant         string    `json:"plant" minLength:"1" maxLength:"80" doc:"the plant in plain words"`
 	Host          string    `json:"host,omitempty" doc:"host id of the herbarium; empty for an unknown plant"`
 	Family        string    `json:"family,omitempty" maxLength:"40" doc:"family of an unknown plant"`
@@ -148,6 +149,8 @@ type Handover struct {
 	At    time.Time `json:"at"`
 	Token string    `json:"token"`
 	AskOn string    `json:"askOn"`
+
+	With []string `json:"with,omitempty" doc:"cases of the same grower handed over together, this one among them"`
 }
 
 // Page is what the grower holds: the sheet as it was last handed over. It stays

@@ -19,6 +19,27 @@ type SheetMix struct {
 	Order   []string `json:"order"`
 	Notes   []string `json:"notes"`
 	Buy     []string `json:"buy"`
+
+	Vessel string      `json:"vessel,omitempty" doc:"what it is mixed in"`
+	Fills  []SheetFill `json:"fills,omitempty" doc:"one filling, step by step, for drawing"`
+}
+
+// SheetFill is one step of filling the vessel.
+type SheetFill struct {
+	Text   string       `json:"text"`
+	Form   string       `json:"form" doc:"water, or what is poured in: liquid, soap, oil, powder ..."`
+	From   float64      `json:"from" doc:"how full it is before, 0 to 1"`
+	To     float64      `json:"to" doc:"and after"`
+	Spoons []SheetSpoon `json:"spoons,omitempty"`
+
+	Picture string `json:"picture,omitempty" doc:"the step drawn, as SVG; made when the page is read and kept nowhere"`
+}
+
+// SheetSpoon is so many of one spoon.
+type SheetSpoon struct {
+	Name  string  `json:"name"`
+	Count int     `json:"count"`
+	Ml    float64 `json:"ml"`
 }
 
 // SheetDay is one line of the table of days.

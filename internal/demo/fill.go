@@ -71,7 +71,9 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 			return fmt.Errorf("demo case %d (%s): %w", i+1, season[i].plant, err)
 		}
 	}
-	return nil
+	d.Now = func() time.Time { return now }
+	soon := civil.Of(now, time.UTC).Add(9)
+	return d.SetAway(ctx, who["odile"], who["brann"].ID, desk.AwayDays{First: soon.String(), Last: soon.Add(6).String()})
 }
 
 // scene is one sample and how far it came.

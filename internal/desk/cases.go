@@ -7,6 +7,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 	"time"
 
@@ -32,7 +33,10 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, k
 	if err != nil {
 		return View{}, err
 	}
-	sum := sha256.Sum256(raw)
+	sum := sha256.Sum256(raw) // before a person is found: a retry finds the one it made
+	if err := s.namePerson(ctx, m, &in, nil); err != nil {
+		return View{}, err
+	}
 	row, _, err := s.Store.AddCase(ctx, m.Today.Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
 		c := Case{ID: newID(m.Now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: m.Now, UpdatedAt: m.Now, Doc: casefile.New(in)}
 		row, err := s.row(&c)
@@ -55,6 +59,16 @@ func (s *Service) read(ctx context.Context, id string) (Case, error) {
 // edit is what one change of a case does to it; it returns its line in the story.
 type edit func(m house.Moment, c *Case) (string, error)
 
+// benchKinds are the changes by which somebody takes a case that is nobody's yet.
+var benchKinds = []string{"look", "verdict", "act", "remedy", "mix", "dose", "days", "handover", "round"}
+
+// changed is a change of a case that is worked out and not written yet.
+type changed struct {
+	c     Case
+	write store.Write
+	same  bool // nothing changed: no empty line in the story
+}
+
 // change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
 func (s *Service) change(ctx context.Context, who Person, id string, from int, kind string, f edit, photos ...store.Photo) (View, error) {
@@ -62,43 +76,59 @@ func (s *Service) change(ctx context.Context, who Person, id string, from int, k
 	if err != nil {
 		return View{}, err
 	}
-	row, err := s.Store.Case(ctx, id)
+	x, err := s.workOut(ctx, m, who, id, from, kind, f)
 	if err != nil {
 		return View{}, err
 	}
+	if !x.same {
+		x.write.Photos = photos
+		if err := s.Store.SetCases(ctx, x.write); err != nil {
+			return View{}, err
+		}
+		x.c.Version = from + 1
+	}
+	// What was written stands, even when whoever asked has gone meanwhile.
+	return s.view(context.WithoutCancel(ctx), m, &x.c)
+}
+
+// workOut is change without the writing.
+func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
+	row, err := s.Store.Case(ctx, id)
+	if err != nil {
+		return changed{}, err
+	}
 	if row.Version != from {
-		return View{}, ErrStale
+		return changed{}, ErrStale
 	}
 	c, err := caseOf(row)
 	if err != nil {
-		return View{}, err
+		return changed{}, err
 	}
 	if err := casework.MayChange(s.facts(&c.Doc), kind); err != nil {
-		return View{}, err
+		return changed{}, err
 	}
 	was, err := casefile.Encode(c.Doc) // as it reads today, whatever shape it was kept in
 	if err != nil {
-		return View{}, err
+		return changed{}, err
 	}
 	text, err := f(m, &c)
 	if err != nil {
-		return View{}, err
+		return changed{}, err
+	}
+	if c.Keeper == "" && slices.Contains(benchKinds, kind) && who.Login != "" {
+		if now, err := casefile.Encode(c.Doc); err != nil || now == was { // what changed nothing takes nothing
+			return changed{c: c, same: true}, err
+		}
+		c.Keeper = who.ID
 	}
 	c.UpdatedAt = s.Now()
 	c.Stage = casework.StageOf(s.facts(&c.Doc))
 	next, err := s.row(&c)
 	if err != nil {
-		return View{}, err
+		return changed{}, err
 	}
-	if next.Doc != was { // else nothing changed: no empty line in the story
-		err = s.Store.SetCase(ctx, next, from, row.Doc, store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Kind: kind, Text: text}, photos...)
-		if err != nil {
-			return View{}, err
-		}
-		c.Version = from + 1
-	}
-	// What was written stands, even when whoever asked has gone meanwhile.
-	return s.view(context.WithoutCancel(ctx), m, &c)
+	e := store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Kind: kind, Text: text}
+	return changed{c, store.Write{Case: next, From: from, Before: row.Doc, Event: e}, next.Doc == was}, nil
 }
 
 // row is a case as it is stored: what lists ask for as columns, the rest as its
@@ -108,13 +138,9 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	if err != nil {
 		return store.Case{}, err
 	}
-	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Grower: c.Intake.Grower, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
-	words := []string{c.Intake.Brought, c.Intake.Contact}
+	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
 	if v := c.Verdict; v != nil {
 		r.Cause, r.Degree, r.VerdictAt = v.Cause, v.Degree, store.Stamp(v.At)
-		if k := s.Base().Cause(v.Cause); k != nil {
-			words = append(words, k.Name, k.Scientific)
-		}
 	}
 	if c.Page != nil && c.Page.Ended {
 		r.Token = ""
@@ -127,10 +153,9 @@ func (s *Service) row(c *Case) (store.Case, error) {
 		r.AskOn, r.Outcome, r.ClosedAt, r.Followed = "", c.Closing.Outcome, store.Stamp(c.Closing.At), c.Closing.Followed
 		if k := s.Base().Cause(c.Closing.Confirmed); k != nil { // what it was in the end is what the desk learns from
 			r.Cause, r.Degree = k.ID, "settled"
-			words = append(words, k.Name, k.Scientific)
 		}
 	}
-	r.Body = strings.Join(words, " ")
+	r.Body = s.wordsOf(&c.Doc)
 	for i, round := range c.Rounds {
 		for _, g := range round.Given {
 			r.Treatments = append(r.Treatments, store.Treatment{Round: i + 1, Remedy: g.Remedy, Day: g.On})
@@ -139,11 +164,55 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	return r, nil
 }
 
+// wordsOf are what a case is found by beside its number, grower, plant and story: what it
+// was, what was done, and every note.
+func (s *Service) wordsOf(d *casefile.Doc) string {
+	words := []string{d.Intake.Contact}
+	causes := []string{}
+	if d.Verdict != nil {
+		causes = append(causes, d.Verdict.Cause, d.Verdict.Also)
+	}
+	if d.Closing != nil {
+		causes = append(causes, d.Closing.Confirmed)
+	}
+	for _, id := range causes {
+		if k := s.Base().Cause(id); k != nil {
+			words = append(words, k.Name, k.Scientific)
+		}
+	}
+	for _, r := range d.Rounds {
+		if r.Treatment == nil {
+			continue
+		}
+		for _, id := range r.Treatment.Remedies {
+			if k := s.Base().Remedy(id); k != nil {
+				words = append(words, k.Name)
+			}
+		}
+	}
+	return strings.Join(append(words, saidIn(d)...), " ")
+}
+
+// Reindex renews what cases are found by, where an older program wrote it.
+func (s *Service) Reindex(ctx context.Context) error {
+	_, err := s.Store.Reindex(ctx, func(r store.Case) (string, error) {
+		c, err := caseOf(r)
+		if err != nil {
+			return "", nil //nolint:nilerr // a case that cannot be read is found by its columns
+		}
+		return s.wordsOf(&c.Doc), nil
+	})
+	return err
+}
+
 func caseOf(r store.Case) (Case, error) {
 	c := Case{ID: r.ID, Number: r.Number, Version: r.Version, Stage: casework.Stage(r.Stage), CreatedAt: store.Moment(r.CreatedAt), UpdatedAt: store.Moment(r.UpdatedAt)}
 	var err error
 	if c.Doc, err = casefile.Decode(r.Doc); err != nil {
 		return c, fmt.Errorf("case %s cannot be read: %w", r.Number, err)
+	}
+	if c.Intake.Person == "" { // of before persons were kept
+		c.Intake.Person = r.GrowerID
 	}
 	return c, nil
 }

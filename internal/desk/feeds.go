@@ -4,8 +4,6 @@ import (
 	"context"
 	"time"
 
-	"botanik/core/fault"
-	"botanik/core/humanise"
 	"botanik/internal/casefile"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -17,12 +15,13 @@ type Feed struct {
 	Path   string    `json:"path" doc:"on this desk's own address"`
 	Token  string    `json:"token"`
 	Grower string    `json:"grower,omitempty" doc:"whose; the desk's where nobody is named"`
+	Person string    `json:"person,omitempty" doc:"the same by id"`
 	Who    string    `json:"who"`
 	At     time.Time `json:"at"`
 }
 
 func feed(f store.Feed) Feed {
-	return Feed{"/c/" + f.Token + ".ics", f.Token, f.Grower, f.Who, store.Moment(f.At)}
+	return Feed{"/c/" + f.Token + ".ics", f.Token, f.Grower, f.GrowerID, f.Who, store.Moment(f.At)}
 }
 
 // Feeds are the open addresses, newest first.
@@ -38,21 +37,19 @@ func (s *Service) Feeds(ctx context.Context, who Person) ([]Feed, error) {
 	return out, err
 }
 
-// OpenFeed makes a new address. Errors name grower.
-func (s *Service) OpenFeed(ctx context.Context, who Person, grower string) (Feed, error) {
+// OpenFeed makes a new address, of the desk or of one person by id. Errors name person.
+func (s *Service) OpenFeed(ctx context.Context, who Person, person string) (Feed, error) {
 	if who.Role == people.Trainee {
 		return Feed{}, ErrForbidden
 	}
-	if grower = humanise.Line(grower); grower != "" {
-		rows, err := s.Store.CasesOf(ctx, grower, 1)
-		if err != nil {
+	g := store.Grower{}
+	if person != "" {
+		var err error
+		if g, err = s.person(ctx, "person", person); err != nil {
 			return Feed{}, err
 		}
-		if len(rows) == 0 {
-			return Feed{}, fault.New("grower", "nobody of that name brought anything", "write the name as it stands on their cases")
-		}
 	}
-	f := store.Feed{Token: people.RandomText(24), Grower: grower, Who: who.Name, At: store.Stamp(s.Now())}
+	f := store.Feed{Token: people.RandomText(24), Grower: g.Name, GrowerID: g.ID, Who: who.Name, At: store.Stamp(s.Now())}
 	return feed(f), s.Store.AddFeed(ctx, f)
 }
 
@@ -84,7 +81,7 @@ func (s *Service) FeedSheets(ctx context.Context, token string) (name string, fo
 	if err != nil {
 		return "", false, nil, err
 	}
-	rows, err := s.Store.OutWith(ctx, f.Grower, mostOut)
+	rows, err := s.Store.OutWith(ctx, f.GrowerID, mostOut)
 	if err != nil {
 		return "", false, nil, err
 	}

@@ -66,9 +66,11 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	}
 	if c.Page == nil { // of before pages were kept
 		out.Sheet, err = s.sheet(m, &c)
+		handout.Illustrate(&out.Sheet)
 		return out, err
 	}
 	out.Sheet, out.Done = c.Page.Sheet, append(out.Done, c.Page.Done...)
+	handout.Illustrate(&out.Sheet)
 	if c.Now().Handover == nil && c.Closing == nil {
 		out.Again = handout.LookingAgain
 	}

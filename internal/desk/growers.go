@@ -1,13 +1,18 @@
 package desk
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"regexp"
+	"slices"
 	"strings"
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -15,6 +20,7 @@ import (
 
 // Grower is a person who brought something before.
 type Grower struct {
+	ID      string `json:"id"`
 	Name    string `json:"name"`
 	Contact string `json:"contact,omitempty"`
 	Cases   int    `json:"cases"`
@@ -34,29 +40,85 @@ func (s *Service) Growers(ctx context.Context, words string) ([]Grower, error) {
 	if len([]rune(strings.TrimSpace(words))) < leastTyped {
 		return out, nil
 	}
-	rows, err := s.Store.GrowersCalled(ctx, words, mostGrowers+1)
+	rows, err := s.Store.GrowersCalled(ctx, words, mostGrowers)
 	if err != nil {
 		return nil, err
 	}
 	for _, r := range rows {
-		if r.Name == store.Nobody || len(out) == mostGrowers {
-			continue
-		}
-		cases, err := s.Store.CasesOf(ctx, r.Name, mostBrought)
+		cases, err := s.Store.CasesOf(ctx, r.ID, mostBrought)
 		if err != nil {
 			return nil, err
 		}
-		g := Grower{Name: r.Name, Cases: r.Cases, Earlier: s.tags(cases)}
-		if len(cases) > 0 {
-			c, err := s.read(ctx, cases[0].ID)
-			if err != nil {
-				return nil, err
-			}
-			g.Contact = c.Intake.Contact
-		}
-		out = append(out, g)
+		out = append(out, Grower{ID: r.ID, Name: r.Name, Contact: r.Contact, Cases: r.Cases, Earlier: s.tags(cases)})
 	}
 	return out, nil
+}
+
+// person finds a grower by id; the error names a field.
+func (s *Service) person(ctx context.Context, field, id string) (store.Grower, error) {
+	g, err := s.Store.GrowerBy(ctx, id)
+	if errors.Is(err, ErrNotFound) {
+		return g, fault.New(field, "is nobody this desk knows", "look them up by name; they may have been written under another one, or taken out")
+	}
+	return g, err
+}
+
+// namePerson says which person an intake is of, where it does not say so itself: who it was
+// before, else the one of that name who is reached the same way or of whom nobody knows how,
+// else somebody new. Two of one name who are reached differently are two people until
+// somebody says otherwise: what belongs to one must never be shown, given or forgotten as
+// the other's.
+func (s *Service) namePerson(ctx context.Context, m house.Moment, in, was *casefile.Intake) error {
+	if in.Grower == store.Nobody {
+		in.Person = ""
+		return nil
+	}
+	if in.Person != "" && (was == nil || in.Person != was.Person) {
+		g, err := s.person(ctx, "person", in.Person)
+		if err == nil && !strings.EqualFold(g.Name, in.Grower) {
+			err = fault.New("person", fmt.Sprintf("is %s and not %s", g.Name, in.Grower), "leave the person out for somebody new")
+		}
+		in.Grower = cmp.Or(g.Name, in.Grower)
+		return err
+	}
+	if was != nil && was.Person != "" {
+		if in.Person = was.Person; in.Grower == was.Grower {
+			return nil
+		}
+		g, err := s.Store.GrowerBy(ctx, was.Person)
+		if err != nil && !errors.Is(err, ErrNotFound) {
+			return err
+		}
+		if g.Cases <= 1 { // their only case: the name was misspelt
+			return nil
+		}
+	}
+	in.Person = ""
+	same, err := s.Store.GrowersNamed(ctx, in.Grower)
+	if err != nil {
+		return err
+	}
+	open := []store.Grower{}
+	for _, g := range same {
+		switch {
+		case reached(g.Contact) == reached(in.Contact):
+			in.Person, in.Grower = g.ID, g.Name
+			return nil
+		case g.Contact == "" || in.Contact == "":
+			open = append(open, g)
+		}
+	}
+	if len(open) == 1 {
+		in.Person, in.Grower = open[0].ID, open[0].Name
+		return nil
+	}
+	in.Person = "g-" + newID(m.Now)
+	return nil
+}
+
+// reached is how a person is told from another of the same name.
+func reached(contact string) string {
+	return cmp.Or(ReachOf(contact), strings.ToLower(contact))
 }
 
 // mostOfOne are the cases of one person that are exported, merged or forgotten at once.
@@ -74,12 +136,12 @@ type GrowerFile struct {
 const keptWords = "Name and how to be reached, to hand over and to ask how it went; what was brought, said and done; pictures without place and owner; messages. Kept as long as the desk keeps its cases. A coordinator takes the person out on request: the cases stay, without name, address and messages. Backups made before still hold them until they are overwritten."
 
 // ExportGrower gathers all the desk keeps of a person. Coordinators only.
-func (s *Service) ExportGrower(ctx context.Context, who Person, name string) (GrowerFile, error) {
-	cases, err := s.casesOf(ctx, who, name)
+func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (GrowerFile, error) {
+	g, cases, err := s.casesOf(ctx, who, id)
 	if err != nil {
 		return GrowerFile{}, err
 	}
-	out := GrowerFile{Name: name, Kept: keptWords, Cases: []json.RawMessage{}, Messages: []Sent{}}
+	out := GrowerFile{Name: g.Name, Kept: keptWords, Cases: []json.RawMessage{}, Messages: []Sent{}}
 	for _, r := range cases {
 		c, err := s.Store.Case(ctx, r.ID)
 		if err != nil {
@@ -99,76 +161,204 @@ func (s *Service) ExportGrower(ctx context.Context, who Person, name string) (Gr
 	return out, nil
 }
 
-// casesOf are a person's cases, for a coordinator. Errors name name.
-func (s *Service) casesOf(ctx context.Context, who Person, name string) ([]store.Case, error) {
+// casesOf are a person and their cases, for a coordinator. Errors name person.
+func (s *Service) casesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
 	if who.Role != people.Coordinator {
-		return nil, ErrForbidden
+		return store.Grower{}, nil, ErrForbidden
 	}
-	cases, err := s.Store.CasesOf(ctx, name, mostOfOne)
+	g, err := s.person(ctx, "person", id)
+	if err != nil {
+		return g, nil, err
+	}
+	cases, err := s.Store.CasesOf(ctx, id, mostOfOne)
+	return g, cases, err
+}
+
+// Mention is a place where a part of a person's name stands by itself.
+type Mention struct {
+	Word   string `json:"word" doc:"the part of the name"`
+	Case   string `json:"case"`
+	Number string `json:"number"`
+	Text   string `json:"text" doc:"the words around it"`
+}
+
+// Mentions are where parts of a person's name stand alone in their cases: "says Tamsin". Such
+// a word may be theirs or a plant's (rose, basil), so a person decides which go.
+func (s *Service) Mentions(ctx context.Context, who Person, id string) ([]Mention, error) {
+	g, cases, err := s.casesOf(ctx, who, id)
 	if err != nil {
 		return nil, err
 	}
-	if len(cases) == 0 || name == store.Nobody {
-		return nil, fault.New("name", "nobody of that name brought anything", "write the name as it stands on their cases")
+	out := []Mention{}
+	for _, word := range nameParts(g.Name) {
+		re := regexp.MustCompile(`(?i)(?:^|[^\pL\pN])(` + regexp.QuoteMeta(word) + `)(?:$|[^\pL\pN])`)
+		for _, r := range cases {
+			c, err := s.read(ctx, r.ID)
+			if err != nil {
+				return nil, err
+			}
+			for _, text := range saidIn(&c.Doc) {
+				if at := re.FindStringSubmatchIndex(text); at != nil && len(out) < mostOfOne {
+					out = append(out, Mention{word, r.ID, r.Number, humanise.Short(text[max(0, strings.LastIndexAny(text[:at[2]], ".;\n")+1):], 80)})
+				}
+			}
+		}
 	}
-	return cases, nil
+	return out, nil
+}
+
+// nameParts are the words of a name that could stand for a person alone.
+func nameParts(name string) []string {
+	out := []string{}
+	for _, w := range strings.Fields(name) {
+		if w = strings.Trim(w, `.,;:"'()`); len([]rune(w)) > 1 && !slices.Contains(out, w) && !strings.EqualFold(w, name) {
+			out = append(out, w)
+		}
+	}
+	return out
+}
+
+// saidIn are the free words of a case.
+func saidIn(d *casefile.Doc) []string {
+	out := []string{d.Intake.Story, d.Intake.Brought, d.Intake.Plant}
+	if d.Verdict != nil {
+		out = append(out, d.Verdict.Note)
+	}
+	for _, r := range d.Rounds {
+		if r.Treatment != nil {
+			out = append(out, r.Treatment.Note)
+		}
+		for _, f := range r.FollowUps {
+			out = append(out, f.Note)
+		}
+	}
+	for _, p := range d.Photos {
+		out = append(out, p.Name)
+	}
+	if d.Closing != nil {
+		out = append(out, d.Closing.Note)
+	}
+	return slices.DeleteFunc(out, func(t string) bool { return t == "" })
 }
 
 // ForgetGrower takes a person out of the desk on request: the cases stay, the person goes.
-// It answers how many cases were theirs. Coordinators only.
-func (s *Service) ForgetGrower(ctx context.Context, who Person, name string) (int, error) {
-	cases, err := s.casesOf(ctx, who, name)
+// Their full name and addresses go from the cases of others as well, the name only where
+// nobody else has it; also are parts of the name that go from their own cases. It answers
+// how many cases were theirs. Coordinators only. Errors name person or also.
+func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also []string) (int, error) {
+	g, cases, err := s.casesOf(ctx, who, id)
 	if err != nil {
 		return 0, err
 	}
-	names := []string{}
+	for i, w := range also {
+		if !slices.Contains(nameParts(g.Name), w) {
+			return 0, fault.New(fmt.Sprintf("also[%d]", i), fmt.Sprintf("%q is no part of the name", w), "use the words the mentions list")
+		}
+	}
+	reach := []string{g.Contact, ReachOf(g.Contact)}
 	for _, r := range cases {
 		c, err := s.read(ctx, r.ID)
 		if err != nil {
 			return 0, err
 		}
-		names = append(names, c.Intake.Contact, ReachOf(c.Intake.Contact))
+		reach = append(reach, c.Intake.Contact, ReachOf(c.Intake.Contact))
 	}
-	return s.Store.Forget(ctx, name, names)
+	slices.Sort(reach)
+	reach = slices.DeleteFunc(slices.Compact(reach), func(x string) bool { return x == "" })
+	same, err := s.Store.GrowersNamed(ctx, g.Name)
+	if err != nil {
+		return 0, err
+	}
+	wide := slices.Clone(reach)
+	if len(same) < 2 && strings.Contains(g.Name, " ") { // a first name alone may be anybody's
+		wide = append(wide, g.Name)
+	}
+	rows, err := s.Store.Mentioning(ctx, id, wide)
+	if err != nil {
+		return 0, err
+	}
+	others := []string{}
+	for _, r := range rows {
+		if !slices.Contains(others, r.ID) {
+			others = append(others, r.ID)
+		}
+	}
+	return s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others})
 }
 
-// MergeGrowers writes one person's cases under another name: the same person, written two
-// ways. Each case tells it in its story, and can be parted again by correcting its name.
+// MergeGrowers writes one person's cases under another: the same person, written two ways.
+// Each case tells it in its story. Coordinators only. Errors name person or into.
 func (s *Service) MergeGrowers(ctx context.Context, who Person, from, into string) (int, error) {
-	cases, err := s.casesOf(ctx, who, from)
+	g, cases, err := s.casesOf(ctx, who, from)
 	if err != nil {
 		return 0, err
 	}
-	if into = humanise.Line(into); into == "" || into == from {
-		return 0, fault.New("into", "is the same name, or none", "write the name the cases belong under")
+	if from == into {
+		return 0, fault.New("into", "is the same person", "choose the one the cases belong to")
 	}
-	known, err := s.Store.CasesOf(ctx, into, 1)
+	other, err := s.person(ctx, "into", into)
 	if err != nil {
 		return 0, err
 	}
-	if len(known) == 0 {
-		return 0, fault.New("into", "nobody of that name brought anything", "write the name as it stands on their cases")
+	said := fmt.Sprintf("%s is %s", g.Name, other.Name)
+	if g.Name == other.Name {
+		said = fmt.Sprintf("%s is the one reached at %s", g.Name, cmp.Or(other.Contact, "no address"))
 	}
-	other, err := s.read(ctx, known[0].ID)
-	if err != nil {
+	if err := s.move(ctx, who, cases, other, said, false); err != nil {
 		return 0, err
 	}
-	for i, r := range cases {
-		_, err := s.change(ctx, who, r.ID, r.Version, "merge", func(_ house.Moment, c *Case) (string, error) {
-			c.Intake.Grower = into
-			if c.Intake.Contact == "" {
-				c.Intake.Contact = other.Intake.Contact
+	return len(cases), s.Store.MoveFeeds(ctx, from, other)
+}
+
+// SplitGrower gives some of a person's cases to another person, who is new: two people who
+// were written as one. Each case tells it in its story. Coordinators only. Errors name
+// person, name or cases.
+func (s *Service) SplitGrower(ctx context.Context, who Person, id, name, contact string, chosen []string) (Grower, error) {
+	g, cases, err := s.casesOf(ctx, who, id)
+	if err != nil {
+		return Grower{}, err
+	}
+	name, contact = humanise.Line(name), humanise.Line(contact)
+	part := slices.DeleteFunc(slices.Clone(cases), func(c store.Case) bool { return !slices.Contains(chosen, c.ID) })
+	switch {
+	case name == "" || name == store.Nobody:
+		return Grower{}, fault.New("name", "is empty", "write the name of the other person; it may be the same")
+	case len(part) == 0 || len(part) < len(chosen):
+		return Grower{}, fault.New("cases", "are not all theirs", "choose cases of this person")
+	case len(part) == len(cases):
+		return Grower{}, fault.New("cases", "are all there are", "leave at least one; to write a name otherwise, correct it on the case")
+	}
+	other := store.Grower{ID: "g-" + newID(s.Now()), Name: name, Contact: contact}
+	if err := s.move(ctx, who, part, other, fmt.Sprintf("%s here is another than the %s of the other cases", name, g.Name), true); err != nil {
+		return Grower{}, err
+	}
+	return Grower{ID: other.ID, Name: name, Contact: contact, Cases: len(part), Earlier: []Tag{}}, nil
+}
+
+// move writes cases under another person, all or none; a fresh one is reached as it says.
+func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to store.Grower, said string, fresh bool) error {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return err
+	}
+	writes := []store.Write{}
+	for _, r := range cases {
+		x, err := s.workOut(ctx, m, who, r.ID, r.Version, "merge", func(_ house.Moment, c *Case) (string, error) {
+			c.Intake.Grower, c.Intake.Person = to.Name, to.ID
+			if c.Intake.Contact == "" || fresh {
+				c.Intake.Contact = to.Contact
 			}
 			if c.Page != nil {
 				p := *c.Page
-				p.Sheet.Grower = into
+				p.Sheet.Grower = to.Name
 				c.Page = &p
 			}
-			return fmt.Sprintf("%s is %s", from, into), nil
+			return said, nil
 		})
 		if err != nil {
-			return i, err
+			return err
 		}
+		writes = append(writes, x.write)
 	}
-	return len(cases), s.Store.RenameFeeds(ctx, from, into)
+	return s.Store.SetCases(ctx, writes...)
 }

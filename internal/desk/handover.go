@@ -23,13 +23,17 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 		return casefile.Sheet{}, err
 	}
 	if c.Now().Handover != nil && c.Page != nil {
-		return c.Page.Sheet, nil
+		sheet := c.Page.Sheet
+		handout.Illustrate(&sheet)
+		return sheet, nil
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	return s.sheet(m, &c)
+	sheet, err := s.sheet(m, &c)
+	handout.Illustrate(&sheet)
+	return sheet, err
 }
 
 func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
@@ -47,7 +51,12 @@ func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 // chosen is checked once more, because a day, the house or the law may have
 // changed since.
 func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
-	return s.change(ctx, who, id, from, "handover", func(m house.Moment, c *Case) (string, error) {
+	return s.change(ctx, who, id, from, "handover", s.handingOver(who, nil))
+}
+
+// handingOver hands one case over, together with others of the same grower.
+func (s *Service) handingOver(who Person, with []string) edit {
+	return func(m house.Moment, c *Case) (string, error) {
 		f, r := s.facts(&c.Doc), c.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
@@ -73,7 +82,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 				c.AskOn = day.String()
 			}
 		}
-		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn}
+		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn, With: with}
 		if r.Treatment != nil && !f.Refer {
 			r.Given = s.given(m, c)
 		}
@@ -82,8 +91,12 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 			return "", err
 		}
 		c.Page = &casefile.Page{Token: token, Sheet: sheet, Until: m.Today.Add(pageDays).String()}
-		return "handed over; ask on " + spokenDay(c.AskOn, m.Today), nil
-	})
+		text := "handed over"
+		if len(with) > 1 {
+			text += fmt.Sprintf(" together with %d more", len(with)-1)
+		}
+		return text + "; ask on " + spokenDay(c.AskOn, m.Today), nil
+	}
 }
 
 // given lists what this round puts on the plant, for the waits of the next.

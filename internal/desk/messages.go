@@ -86,8 +86,15 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 		return nil, fault.New("contact", "there is no mail address and no telephone number", "write one on the Brought in step, or print the page")
 	}
 	once := fmt.Sprintf("%s|%s|%d|%s", kind, id, c.Handed(), c.Page.Token)
-	if kind == "ask" {
+	switch kind {
+	case "ask":
 		once += "|" + c.AskOn // asked once for each day it is due
+	case "page":
+		if _, all, err := s.linksTogether(ctx, m, &c); err != nil {
+			return nil, err
+		} else if all != "" {
+			once = all // one message for all that was handed over together
+		}
 	}
 	if err := s.queue(ctx, m, &c, kind, once, ""); err != nil {
 		return nil, err
@@ -106,9 +113,19 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once
 	if m.Public != "" {
 		link = m.Public + "/p/" + c.Page.Token
 	}
+	plant, number := strings.ToLower(c.Intake.Plant), c.Number
+	if kind == "page" {
+		all, _, err := s.linksTogether(ctx, m, c)
+		if err != nil {
+			return err
+		}
+		if all != "" {
+			link, plant, number = "\n"+all, "plants", fmt.Sprintf("%d cases", len(c.Now().Handover.With))
+		}
+	}
 	msg := store.Message{
 		ID: newID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: titles[kind] + ", " + c.Number, State: "waiting",
-		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": strings.ToLower(c.Intake.Plant), "number": c.Number, "desk": m.Name, "reach": m.Reach, "link": link, "day": spokenDay(c.AskOn, m.Today), "what": what}),
+		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": spokenDay(c.AskOn, m.Today), "what": what}),
 		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
 	}
 	out, err := s.Store.OptedOut(ctx, msg.Reach)

@@ -59,14 +59,15 @@ func (s *Service) Base() *knowledge.Base { return s.book.Load().base }
 // Engine ranks by Base.
 func (s *Service) Engine() *differential.Engine { return s.book.Load().engine }
 
-// Settle reads where the desk is from its House rules and opens the book for it.
+// Settle reads where the desk is from its House rules, opens the book for it, and brings what
+// cases are found by up to date.
 func (s *Service) Settle(ctx context.Context) error {
 	rules, _, err := s.House.Rules(ctx)
 	if err != nil {
 		return err
 	}
 	s.openBook(rules.Local)
-	return nil
+	return s.Reindex(ctx)
 }
 
 // plain are the engines of books that no desk has a word on: one for a process, as

@@ -33,6 +33,7 @@ type Tag struct {
 	AskOn     string         `json:"askOn,omitempty"`
 	CreatedAt time.Time      `json:"createdAt"`
 	Version   int            `json:"version"`
+	Keeper    string         `json:"keeper,omitempty" doc:"account whose case it is"`
 }
 
 // View is a case as the bench shows it: what is known of it, and of its rounds
@@ -61,6 +62,7 @@ type View struct {
 	AskOn     string                `json:"askOn,omitempty"`
 	Given     []casefile.Treated    `json:"given" doc:"what this desk's rounds put on it"`
 	Closing   *casefile.Closing     `json:"closing,omitempty"`
+	Keeper    *Keeper               `json:"keeper,omitempty" doc:"whose case it is; nobody's when left out"`
 	Schools   map[string]string     `json:"schools,omitempty" doc:"answers this case chose over the house's"`
 
 	Reading   differential.Ranking `json:"reading"`
@@ -100,6 +102,9 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 	v.Unusual = season.Unusual(season.Brought{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {
 		v.Doses = []casefile.KeptDose{}
+	}
+	if v.Keeper, err = s.keeper(ctx, &c.Doc); err != nil {
+		return View{}, err
 	}
 	if e, ok, err := s.undoable(ctx, c.ID); err != nil {
 		return View{}, err
@@ -187,7 +192,7 @@ func (s *Service) facts(d *casefile.Doc) casework.Facts {
 }
 
 func (s *Service) tag(r store.Case) Tag {
-	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version}
+	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
 	if k := s.Base().Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
 	}

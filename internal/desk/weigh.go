@@ -207,7 +207,7 @@ const (
 // lastYear says of the same trouble of this grower's on the same plant, the year
 // before; empty where there was none.
 func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string, error) {
-	rows, err := s.Store.CasesOf(ctx, c.Intake.Grower, mostEarlier)
+	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, mostEarlier)
 	if err != nil {
 		return "", err
 	}

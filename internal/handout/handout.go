@@ -260,6 +260,7 @@ func sheetMix(r *knowledge.Remedy, m *casefile.KeptMix, treatments int) *casefil
 		notes = append(notes, "Reckoned for a bottle of "+stock+": read the strength on yours, another one needs another amount.")
 	}
 	out := &casefile.SheetMix{Product: product, Order: m.Plan.Order, Notes: append(notes, m.Plan.Warnings...), Lines: []string{}, Buy: []string{}}
+	out.Vessel, out.Fills = m.Plan.Vessel, fills(m.Plan)
 	for _, t := range m.Plan.Tanks {
 		for _, d := range t.Doses {
 			out.Lines = append(out.Lines, measured(t, d))

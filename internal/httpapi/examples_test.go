@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"flag"
 	"fmt"
+	"net/url"
 	"os"
 	"strings"
 	"testing"
@@ -142,10 +143,39 @@ func TestExamples(t *testing.T) {
 	read("story", at+"/story")
 
 	read("growers", "/api/v1/growers?q=tam")
-	read("export-grower", "/api/v1/growers/export?name=Perrin+Oake")
-	twice := map[string]any{"from": "Sorrel Whitby", "into": "Rhona Tice"}
-	ask("merge-growers", "/api/v1/growers/merge", twice)
-	ask("forget-grower", "/api/v1/growers/forget", map[string]any{"name": "Perrin Oake"})
+	person := func(name string) string {
+		list := o.call("GET", "/api/v1/growers?q="+url.QueryEscape(name), nil)
+		require.NotEmpty(t, many(t, list.Raw), name)
+		return many(t, list.Raw)[0]["id"].(string)
+	}
+	oake := person("Perrin Oake")
+	read("export-grower", "/api/v1/growers/export?person="+oake)
+	read("grower-mentions", "/api/v1/growers/mentions?person="+oake)
+	ask("merge-growers", "/api/v1/growers/merge", map[string]any{"from": person("Sorrel Whitby"), "into": person("Rhona Tice")})
+	tice := person("Rhona Tice")
+	theirs := many(t, o.call("GET", "/api/v1/growers?q=Rhona+Tice", nil).Raw)[0]["earlier"].([]any)[0].(map[string]any)["id"]
+	ask("split-grower", "/api/v1/growers/split", map[string]any{"person": tice, "name": "Sorrel Whitby", "cases": []any{theirs}})
+	ask("forget-grower", "/api/v1/growers/forget", map[string]any{"person": oake, "also": []any{"Perrin"}})
+	read("together", at+"/together")
+	pair := []any{}
+	for _, plant := range []string{"bean", "rose"} {
+		x := o.call("POST", "/api/v1/cases", map[string]any{"grower": "Ilse Marrow", "plant": plant, "place": "garden", "story": "cannot be told", "person": person("Ilse Marrow")}, "Idempotency-Key", "together-"+plant)
+		x = o.call("PUT", "/api/v1/cases/"+x.Body["id"].(string)+"/verdict", map[string]any{"degree": "undetermined"}, "If-Match", x.Header.Get("ETag"))
+		require.Equal(t, 200, x.Status, x.Raw)
+		pair = append(pair, map[string]any{"id": x.Body["id"], "version": x.Body["version"]})
+	}
+	ask("hand-over-together", "/api/v1/handover-together", map[string]any{"cases": pair})
+	load := read("workload", "/api/v1/workload")
+	staff := load.Body["people"].([]any)
+	some := func(i int) string { return staff[i].(map[string]any)["id"].(string) }
+	lead := o.call("GET", "/api/v1/cases/"+pair[0].(map[string]any)["id"].(string), nil)
+	give := map[string]any{"to": some(1)}
+	keep("give-case", give, o.call("POST", "/api/v1/cases/"+lead.Body["id"].(string)+"/keeper", give, "If-Match", lead.Header.Get("ETag")), 200)
+	ask("give-all", "/api/v1/workload/give", map[string]any{"from": some(1), "to": some(0)})
+	away := map[string]any{"account": some(1), "first": "2099-08-01", "last": "2099-08-14"}
+	ask("set-away", "/api/v1/workload/away", away)
+	ask("end-away", "/api/v1/workload/away/end", map[string]any{"account": some(1), "first": "2099-08-01"})
+	read("day", "/api/v1/day")
 
 	h := read("house", "/api/v1/house")
 	rules := map[string]any{"policy": map[string]any{"pyrethrins": map[string]any{"use": "heavy", "why": "the market keeps bees on the roof"}}}
@@ -153,8 +183,8 @@ func TestExamples(t *testing.T) {
 	i := read("identity", "/api/v1/identity")
 	keep("set-identity", i.Body, o.call("PUT", "/api/v1/identity", i.Body, "If-Match", i.Header.Get("ETag")), 200)
 	read("people", "/api/v1/people")
-	person := map[string]any{"login": "isolde", "name": "Isolde", "role": "trainee", "password": "a-long-password"}
-	p := keep("add-person", person, o.call("POST", "/api/v1/people", person), 200)
+	isolde := map[string]any{"login": "isolde", "name": "Isolde", "role": "trainee", "password": "a-long-password"}
+	p := keep("add-person", isolde, o.call("POST", "/api/v1/people", isolde), 200)
 	change := map[string]any{"role": "advisor"}
 	keep("set-person", change, o.call("PUT", "/api/v1/people/"+p.Body["id"].(string), change), 200)
 	pass := map[string]any{"old": demo.Password, "password": "another-long-password"}
@@ -213,4 +243,11 @@ func firstID(t *testing.T, raw string) string {
 	require.NoError(t, json.Unmarshal([]byte(raw), &list))
 	require.NotEmpty(t, list)
 	return list[0].ID
+}
+
+// many reads an answer that is a list.
+func many(t *testing.T, raw string) []map[string]any {
+	out := []map[string]any{}
+	require.NoError(t, json.Unmarshal([]byte(raw), &out))
+	return out
 }

@@ -57,8 +57,8 @@ func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
 	assert.Contains(t, p.Raw, "/p/"+token+"/days.ics")
 	assert.Equal(t, 404, c.call("GET", "/p/"+strings.Repeat("x", 32)+"/days.ics", nil).Status)
 	// The desk's own calendar and the grower's, by private addresses that end.
-	for _, grower := range []string{"", in["grower"].(string)} {
-		f := a.call("POST", "/api/v1/calendars", map[string]any{"grower": grower})
+	for _, grower := range []string{"", v.Body["intake"].(map[string]any)["person"].(string)} {
+		f := a.call("POST", "/api/v1/calendars", map[string]any{"person": grower})
 		require.Equal(t, 200, f.Status, f.Raw)
 		path := f.Body["path"].(string)
 		got := c.call("GET", path, nil)
@@ -74,7 +74,7 @@ func TestTheGrowersPageIsLightAndKeepsWhatWasTypedAsText(t *testing.T) {
 		assert.Equal(t, 404, c.call("GET", path, nil).Status)
 	}
 	assert.Equal(t, 403, c.signIn("wren").call("POST", "/api/v1/calendars", map[string]any{}).Status)
-	assert.Equal(t, 422, a.call("POST", "/api/v1/calendars", map[string]any{"grower": "Nobody At All"}).Status)
+	assert.Equal(t, 422, a.call("POST", "/api/v1/calendars", map[string]any{"person": "g-nobody"}).Status)
 	n := 0
 	var said func(x any)
 	said = func(x any) {

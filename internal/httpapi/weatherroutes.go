@@ -61,10 +61,10 @@ func (s *Server) weatherRoutes() {
 	})
 	ask(s, "open-feed", "calendar", "/calendars", "Open a private address of a calendar: the desk's, or one grower's", func(ctx context.Context, in *struct {
 		Body struct {
-			Grower string `json:"grower,omitempty" maxLength:"120" doc:"as it stands on their cases; the desk's calendar when left out"`
+			Person string `json:"person,omitempty" maxLength:"40" doc:"which grower, by id; the desk's calendar when left out"`
 		}
 	}) (desk.Feed, error) {
-		return s.desk.OpenFeed(ctx, who(ctx), in.Body.Grower)
+		return s.desk.OpenFeed(ctx, who(ctx), in.Body.Person)
 	})
 	register(s, s.asking(), http.MethodDelete, "end-feed", "calendar", "/calendars/{token}", "End a private address", func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"60"`

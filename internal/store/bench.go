@@ -20,10 +20,14 @@ func (s *Store) FillForBench(ctx context.Context, n int, now time.Time, build fu
 			at := now.AddDate(-2, 0, 0).Add(time.Duration(float64(i) / float64(n) * float64(now.Sub(now.AddDate(-2, 0, 0)))))
 			c.ID, c.Number, c.Serial, c.Version = fmt.Sprintf("bench-%07d", i), fmt.Sprintf("26-%06d", i), int64(i+1), 1
 			c.CreatedAt, c.UpdatedAt = Stamp(at), Stamp(at)
+			c.GrowerID = fmt.Sprintf("g-%05d", i%benchGrowers)
 			if _, err := tx.NamedExecContext(ctx, insertCase, c); err != nil {
 				return err
 			}
 			if err := putSearch(ctx, tx, c); err != nil {
+				return err
+			}
+			if err := putGrower(ctx, tx, c); err != nil {
 				return err
 			}
 		}
@@ -31,6 +35,9 @@ func (s *Store) FillForBench(ctx context.Context, n int, now time.Time, build fu
 		return err
 	})
 }
+
+// benchGrowers are how many people bring them.
+const benchGrowers = 20_000
 
 // BareTally reads the tally of settled verdicts and does nothing with it: what a
 // verdict cannot cost less than.

@@ -19,7 +19,9 @@ type Case struct {
 	Plant     string  `db:"plant"`   // in the grower's words
 	HostID    string  `db:"host_id"` // of the herbarium; empty for an unknown plant
 	Place     string  `db:"place"`
-	Grower    string  `db:"grower"`
+	Grower    string  `db:"grower"`    // as the person is called
+	GrowerID  string  `db:"grower_id"` // which person; empty once they are forgotten
+	Keeper    string  `db:"keeper"`    // account whose case it is; empty while nobody took it
 	Story     string  `db:"story"`
 	Urgency   int     `db:"urgency"`
 	Certainty float64 `db:"certainty"`
@@ -39,6 +41,7 @@ type Case struct {
 	Body      string  `db:"-"` // words for searching that no column holds
 
 	Treatments []Treatment `db:"-"` // what was put on the plant, written with the case
+	Contact    string      `db:"-"` // how the person is reached, written with the case
 }
 
 // Treatment is one remedy given on one day of a round.
@@ -66,11 +69,11 @@ type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, plant, host_id, place, grower, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, token, created_at, updated_at, version, serial`
+const brief = `id, number, stage, plant, host_id, place, grower, grower_id, keeper, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, token, created_at, updated_at, version, serial`
 
 const full = brief + `, doc`
 
-const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :token, :created_at, :updated_at, :version, :serial, :doc)`
+const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :grower_id, :keeper, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :token, :created_at, :updated_at, :version, :serial, :doc)`
 
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
@@ -117,6 +120,9 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 		if err := putSearch(ctx, tx, c); err != nil {
 			return err
 		}
+		if err := putGrower(ctx, tx, c); err != nil {
+			return err
+		}
 		if key.Key != "" {
 			if _, err := tx.ExecContext(ctx, `INSERT INTO idempotency (key, account_id, body_hash, case_id, at) VALUES (?, ?, ?, ?, ?)`, key.Key, key.Account, key.BodyHash, c.ID, c.CreatedAt); err != nil {
 				return err
@@ -133,6 +139,56 @@ func (s *Store) AddCase(ctx context.Context, year int, key Key, build func(numbe
 func putSearch(ctx context.Context, tx *sqlx.Tx, c Case) error {
 	_, err := tx.ExecContext(ctx, `INSERT OR REPLACE INTO case_search (rowid, number, grower, plant, story, body) VALUES (?, ?, ?, ?, ?, ?)`, c.Serial, c.Number, c.Grower, c.Plant, c.Story, c.Body)
 	return err
+}
+
+// searchVersion grows when what a case is found by changes.
+const searchVersion = 2
+
+// Reindex writes the words every case is found by anew, where they were written by a program
+// that kept others; words answers them for a case. It answers how many cases there were.
+func (s *Store) Reindex(ctx context.Context, words func(Case) (string, error)) (int, error) {
+	var have int
+	if err := missing(s.r.GetContext(ctx, &have, `SELECT value FROM counter WHERE name = 'search'`)); err != nil && !errors.Is(err, ErrNotFound) {
+		return 0, err
+	}
+	if have >= searchVersion {
+		return 0, nil
+	}
+	n := 0
+	for after := int64(0); ; {
+		rows := []Case{}
+		if err := s.r.SelectContext(ctx, &rows, `SELECT `+full+` FROM case_file WHERE serial > ? ORDER BY serial LIMIT 500`, after); err != nil {
+			return n, err
+		}
+		if len(rows) == 0 {
+			break
+		}
+		for i := range rows {
+			var err error
+			if rows[i].Body, err = words(rows[i]); err != nil {
+				return n, err
+			}
+		}
+		err := s.tx(ctx, func(tx *sqlx.Tx) error {
+			for _, c := range rows {
+				if err := putSearch(ctx, tx, c); err != nil {
+					return err
+				}
+			}
+			return nil
+		})
+		if err != nil {
+			return n, err
+		}
+		n, after = n+len(rows), rows[len(rows)-1].Serial
+	}
+	return n, s.tx(ctx, func(tx *sqlx.Tx) error {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM case_search WHERE rowid NOT IN (SELECT serial FROM case_file)`); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `INSERT INTO counter (name, value) VALUES ('search', ?) ON CONFLICT (name) DO UPDATE SET value = excluded.value`, searchVersion)
+		return err
+	})
 }
 
 func putTreatments(ctx context.Context, tx *sqlx.Tx, c Case) error {
@@ -153,44 +209,89 @@ func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
 	return err
 }
 
-// SetCase writes a new version with its event, which keeps what changed since the
-// document it was before; ErrStale when the stored version is not the one the
-// change started from. Photos and treatments are written with it, or not at all.
+// A Write is a new version of a case with the line its story gets.
+type Write struct {
+	Case   Case
+	From   int    // the version the change started from
+	Before string // the document as it was then
+	Event  Event
+	Photos []Photo
+}
+
+// SetCase writes one case; see SetCases.
 func (s *Store) SetCase(ctx context.Context, c Case, from int, before string, e Event, photos ...Photo) error {
-	e.CaseID, e.Seq = c.ID, from+1
-	if err := e.keep(before, c.Doc); err != nil {
-		return err
-	}
-	err := s.tx(ctx, func(tx *sqlx.Tx) error {
-		c.Version = from + 1
-		res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
-			c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
-		if err != nil {
+	return s.SetCases(ctx, Write{c, from, before, e, photos})
+}
+
+// SetCases writes new versions with their events, which keep what changed since the
+// document it was before: all of them or none. ErrStale when a stored version is not the
+// one its change started from. Photos, treatments and the person are written with it.
+func (s *Store) SetCases(ctx context.Context, writes ...Write) error {
+	for i := range writes {
+		w := &writes[i]
+		w.Event.CaseID, w.Event.Seq = w.Case.ID, w.From+1
+		if err := w.Event.keep(w.Before, w.Case.Doc); err != nil {
 			return err
 		}
-		if n, _ := res.RowsAffected(); n == 0 {
-			return ErrStale
-		}
-		for _, p := range photos {
-			if _, err := tx.NamedExecContext(ctx, `INSERT INTO photo (id, case_id, at, jpeg) VALUES (:id, :case_id, :at, :jpeg)`, p); err != nil {
+	}
+	err := s.tx(ctx, func(tx *sqlx.Tx) error {
+		for _, w := range writes {
+			if err := setCase(ctx, tx, w); err != nil {
 				return err
 			}
 		}
-		if err := addEvent(ctx, tx, e); err != nil {
-			return err
-		}
-		if e.Kind == "look" || e.Kind == "photo" {
-			return nil // these change no searchable word
-		}
-		if err := putTreatments(ctx, tx, c); err != nil {
-			return err
-		}
-		return putSearch(ctx, tx, c)
+		return nil
 	})
 	if err == nil {
-		s.prior.settled(e.Kind)
+		for _, w := range writes {
+			s.prior.settled(w.Event.Kind)
+		}
 	}
 	return err
+}
+
+func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
+	c, from, e := w.Case, w.From, w.Event
+	c.Version = from + 1
+	var was struct {
+		Grower string `db:"grower_id"`
+		Serial int64  `db:"serial"`
+	}
+	if err := missing(tx.GetContext(ctx, &was, `SELECT grower_id, serial FROM case_file WHERE id = ?`, c.ID)); err != nil {
+		return err
+	}
+	c.Serial = was.Serial // its place in the search table, whatever the caller knows of it
+	res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, grower_id = ?, keeper = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
+		c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.GrowerID, c.Keeper, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+	if err != nil {
+		return err
+	}
+	if n, _ := res.RowsAffected(); n == 0 {
+		return ErrStale
+	}
+	for _, p := range w.Photos {
+		if _, err := tx.NamedExecContext(ctx, `INSERT INTO photo (id, case_id, at, jpeg) VALUES (:id, :case_id, :at, :jpeg)`, p); err != nil {
+			return err
+		}
+	}
+	if err := addEvent(ctx, tx, e); err != nil {
+		return err
+	}
+	if e.Kind == "look" || e.Kind == "photo" {
+		return nil // these change no searchable word
+	}
+	if err := putTreatments(ctx, tx, c); err != nil {
+		return err
+	}
+	if err := putGrower(ctx, tx, c); err != nil {
+		return err
+	}
+	if was.Grower != c.GrowerID { // nobody is kept of whom nothing is kept
+		if err := dropGrower(ctx, tx, was.Grower); err != nil {
+			return err
+		}
+	}
+	return putSearch(ctx, tx, c)
 }
 
 // Case finds one by id.
@@ -277,11 +378,14 @@ func (s *Store) DueBy(ctx context.Context, day string, limit int) ([]Case, int, 
 	return out, n, err
 }
 
-// CasesOf lists the cases of a grower by name as it was written, newest first,
-// without their documents.
+// CasesOf lists the cases of a person, newest first, without their documents; none for
+// nobody.
 func (s *Store) CasesOf(ctx context.Context, grower string, limit int) ([]Case, error) {
 	out := []Case{}
-	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file INDEXED BY case_grower WHERE grower = ? ORDER BY created_at DESC LIMIT ?`, grower, limit)
+	if grower == "" {
+		return out, nil
+	}
+	err := s.r.SelectContext(ctx, &out, `SELECT `+brief+` FROM case_file INDEXED BY case_grower WHERE grower_id = ? ORDER BY created_at DESC LIMIT ?`, grower, limit)
 	return out, err
 }
 

@@ -5,17 +5,21 @@ import (
 	"encoding/json"
 	"fmt"
 	"regexp"
+	"slices"
 	"strings"
 	"unicode"
 
 	"github.com/jmoiron/sqlx"
 )
 
-// Grower is a name under which cases were brought in.
+// Grower is a person who brought something.
 type Grower struct {
-	Name  string `db:"grower"`
-	Cases int    `db:"cases"`
-	Last  string `db:"last"` // when the last was brought in
+	ID      string `db:"id"`
+	Name    string `db:"name"`
+	Contact string `db:"contact"`
+	MadeAt  string `db:"made_at"`
+	Cases   int    `db:"cases"`
+	Last    string `db:"last"` // when the last was brought in
 }
 
 // GrowersCalled finds growers by the beginning of their name or of how they are reached,
@@ -24,28 +28,90 @@ func (s *Store) GrowersCalled(ctx context.Context, words string, most int) ([]Gr
 	out := []Grower{}
 	begun := []string{}
 	for _, w := range strings.FieldsFunc(words, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) }) {
-		begun = append(begun, `{grower body} : "`+w+`"*`)
+		begun = append(begun, `"`+w+`"*`)
 	}
 	if len(begun) == 0 {
 		return out, nil
 	}
-	err := s.r.SelectContext(ctx, &out, `SELECT grower, count(*) AS cases, max(created_at) AS last FROM case_file
-		WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT 500) GROUP BY grower ORDER BY last DESC LIMIT ?`, strings.Join(begun, " AND "), most)
+	err := s.r.SelectContext(ctx, &out, `SELECT g.id, g.name, g.contact, g.made_at, f.cases, f.last FROM grower g
+		JOIN (SELECT grower_id, count(*) AS cases, max(created_at) AS last FROM case_file INDEXED BY case_grower
+			WHERE grower_id IN (SELECT id FROM grower WHERE n IN (SELECT rowid FROM grower_search WHERE grower_search MATCH ? ORDER BY rowid DESC LIMIT 500)) GROUP BY grower_id) f ON f.grower_id = g.id
+		ORDER BY f.last DESC LIMIT ?`, strings.Join(begun, " AND "), most)
 	return out, err
+}
+
+// GrowerBy finds a person; ErrNotFound when there is none.
+func (s *Store) GrowerBy(ctx context.Context, id string) (Grower, error) {
+	var g Grower
+	err := s.r.GetContext(ctx, &g, `SELECT id, name, contact, made_at, (SELECT count(*) FROM case_file WHERE grower_id = grower.id) AS cases, '' AS last FROM grower WHERE id = ? AND id <> ''`, id)
+	return g, missing(err)
+}
+
+// GrowersNamed are the persons of exactly one name, whatever its capitals, the oldest first.
+func (s *Store) GrowersNamed(ctx context.Context, name string) ([]Grower, error) {
+	out := []Grower{}
+	err := s.r.SelectContext(ctx, &out, `SELECT id, name, contact, made_at, 0 AS cases, '' AS last FROM grower WHERE name = ? COLLATE NOCASE ORDER BY made_at, id LIMIT 50`, name)
+	return out, err
+}
+
+// putGrower keeps the person of a case as that case has them; what it does not know of
+// them stays.
+func putGrower(ctx context.Context, tx *sqlx.Tx, c Case) error {
+	if c.GrowerID == "" {
+		return nil
+	}
+	_, err := tx.ExecContext(ctx, `INSERT INTO grower (id, name, contact, made_at) VALUES (?, ?, ?, ?)
+		ON CONFLICT (id) DO UPDATE SET name = excluded.name, contact = CASE WHEN excluded.contact = '' THEN contact ELSE excluded.contact END`, c.GrowerID, c.Grower, c.Contact, c.CreatedAt)
+	return err
+}
+
+// dropGrower takes a person out of whom no case is left.
+func dropGrower(ctx context.Context, tx *sqlx.Tx, id string) error {
+	_, err := tx.ExecContext(ctx, `DELETE FROM grower WHERE id = ? AND NOT EXISTS (SELECT 1 FROM case_file WHERE grower_id = ?)`, id, id)
+	return err
+}
+
+// Mentioning are the numbers of cases that are not a person's own and in which some words
+// stand, in the case or its story.
+func (s *Store) Mentioning(ctx context.Context, person string, words []string) ([]Case, error) {
+	out := []Case{}
+	for _, w := range words {
+		if strings.TrimSpace(w) == "" {
+			continue
+		}
+		like := "%" + strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`).Replace(jsonForm(w)) + "%"
+		rows := []Case{}
+		err := s.r.SelectContext(ctx, &rows, `SELECT `+brief+` FROM case_file WHERE grower_id <> ? AND (doc LIKE ? ESCAPE '\'
+			OR id IN (SELECT case_id FROM case_event WHERE text LIKE ? ESCAPE '\' OR after LIKE ? ESCAPE '\' OR patch LIKE ? ESCAPE '\')) LIMIT 500`, person, like, like, like, like)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, rows...)
+	}
+	return out, nil
 }
 
 // Nobody stands where a person stood.
 const Nobody = "a grower"
 
+// Forgotten is who is taken out, and the words that go with them.
+type Forgotten struct {
+	Person string   // by id
+	Own    []string // words that go from their own cases: names, addresses
+	Wide   []string // words that go from the cases of others
+	Others []string // those cases, by id
+}
+
 // Forget takes a person out of the desk: out of every case of theirs with its whole story,
-// messages, calendars and the words cases are found by. The cases stay. Names are what they
-// were called and how they were reached; each is taken out wherever it stands as a word.
-// Then the file is written anew, so that no page of it still holds what was there.
-func (s *Store) Forget(ctx context.Context, grower string, names []string) (int, error) {
-	swap := forgetter(append([]string{grower}, names...))
+// messages, calendars and the words cases are found by. The cases stay. A word goes wherever
+// it stands as a word. Then the file is written anew, so that no page of it still holds what
+// was there. It answers how many cases were theirs.
+func (s *Store) Forget(ctx context.Context, f Forgotten) (int, error) {
+	swap := forgetter(f.Own)
+	own := func(text string) string { return strings.ReplaceAll(swap(text), f.Person, "") }
 	var ids []string
 	err := s.tx(ctx, func(tx *sqlx.Tx) error {
-		if err := tx.SelectContext(ctx, &ids, `SELECT id FROM case_file WHERE grower = ?`, grower); err != nil {
+		if err := tx.SelectContext(ctx, &ids, `SELECT id FROM case_file WHERE grower_id = ?`, f.Person); err != nil {
 			return err
 		}
 		// A story is append-only but for this: the law gives a person the right to be forgotten.
@@ -53,20 +119,31 @@ func (s *Store) Forget(ctx context.Context, grower string, names []string) (int,
 			return err
 		}
 		for _, id := range ids {
-			if err := forgetCase(ctx, tx, id, swap); err != nil {
+			if err := forgetCase(ctx, tx, id, own, true); err != nil {
+				return err
+			}
+		}
+		for _, id := range f.Others {
+			if err := forgetCase(ctx, tx, id, forgetter(f.Wide), false); err != nil {
 				return err
 			}
 		}
 		if _, err := tx.ExecContext(ctx, `CREATE TRIGGER case_event_no_update BEFORE UPDATE ON case_event BEGIN SELECT RAISE(ABORT, 'the story is append-only'); END`); err != nil {
 			return err
 		}
-		if _, err := tx.ExecContext(ctx, `DELETE FROM calendar_feed WHERE grower = ?`, grower); err != nil {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM calendar_feed WHERE grower_id = ?`, f.Person); err != nil {
 			return err
 		}
-		for _, n := range names {
+		if err := dropGrower(ctx, tx, f.Person); err != nil {
+			return err
+		}
+		for _, n := range f.Own {
 			if _, err := tx.ExecContext(ctx, `DELETE FROM opted_out WHERE reach = ?`, n); err != nil {
 				return err
 			}
+		}
+		if _, err := tx.ExecContext(ctx, `INSERT INTO grower_search (grower_search) VALUES ('optimize')`); err != nil {
+			return err
 		}
 		_, err := tx.ExecContext(ctx, `INSERT INTO case_search (case_search) VALUES ('optimize')`)
 		return err
@@ -81,14 +158,18 @@ func (s *Store) Forget(ctx context.Context, grower string, names []string) (int,
 	return len(ids), err
 }
 
-// forgetCase takes the names out of one case and all that hangs on it.
-func forgetCase(ctx context.Context, tx *sqlx.Tx, id string, swap func(string) string) error {
+// forgetCase takes names out of one case and all that hangs on it; its own person too,
+// where it is theirs.
+func forgetCase(ctx context.Context, tx *sqlx.Tx, id string, swap func(string) string, theirs bool) error {
 	var c Case
 	if err := tx.GetContext(ctx, &c, `SELECT `+full+` FROM case_file WHERE id = ?`, id); err != nil {
 		return err
 	}
-	c.Doc, c.Story, c.Plant, c.Grower = swap(c.Doc), swap(c.Story), swap(c.Plant), Nobody
-	if _, err := tx.ExecContext(ctx, `UPDATE case_file SET doc = ?, story = ?, plant = ?, grower = ? WHERE id = ?`, c.Doc, c.Story, c.Plant, c.Grower, id); err != nil {
+	c.Doc, c.Story, c.Plant = swap(c.Doc), swap(c.Story), swap(c.Plant)
+	if theirs {
+		c.Grower, c.GrowerID = Nobody, ""
+	}
+	if _, err := tx.ExecContext(ctx, `UPDATE case_file SET doc = ?, story = ?, plant = ?, grower = ?, grower_id = ? WHERE id = ?`, c.Doc, c.Story, c.Plant, c.Grower, c.GrowerID, id); err != nil {
 		return err
 	}
 	var body string
@@ -108,6 +189,9 @@ func forgetCase(ctx context.Context, tx *sqlx.Tx, id string, swap func(string) s
 			return err
 		}
 	}
+	if !theirs {
+		return nil
+	}
 	_, err := tx.ExecContext(ctx, `DELETE FROM outbox WHERE case_id = ?`, id)
 	return err
 }
@@ -122,6 +206,7 @@ func forgetter(names []string) func(string) string {
 			}
 		}
 	}
+	slices.SortFunc(parts, func(a, b string) int { return len(b) - len(a) }) // the whole before its part
 	re := regexp.MustCompile(`(?i)(^|[^\pL\pN])(` + strings.Join(parts, "|") + `)($|[^\pL\pN])`)
 	return func(s string) string {
 		for range 3 { // two side by side share a sign between them

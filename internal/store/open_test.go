@@ -29,7 +29,7 @@ func kindOf(err error) Kind {
 // Files of the program as it was with earlier sets of tables: the demo desks of then.
 // They open with everything in them.
 func TestAnOldFileOpensWithEverythingInIt(t *testing.T) {
-	for _, name := range []string{"desk-tables-2.db.gz", "desk-tables-5.db.gz"} {
+	for _, name := range []string{"desk-tables-2.db.gz", "desk-tables-5.db.gz", "desk-tables-7.db.gz"} {
 		t.Run(name, func(t *testing.T) { opensWhole(t, name) })
 	}
 }

@@ -19,6 +19,8 @@ const MixingShelf = lazy(() => import('./shelf/MixingShelf'));
 const Scope = lazy(() => import('./scope/Scope'));
 const BagTags = lazy(() => import('./counter/BagTags'));
 const Rounds = lazy(() => import('./rounds/Rounds'));
+const Whose = lazy(() => import('./rounds/Whose'));
+const Day = lazy(() => import('./rounds/Day'));
 const SprayDays = lazy(() => import('./spray/SprayDays'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
@@ -132,6 +134,8 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/scope/:table" element={<Scope />} />
               <Route path="/spray-days/:table?" element={<SprayDays />} />
               <Route path="/tags/:id?" element={<BagTags />} />
+              <Route path="/rounds/whose" element={<Whose />} />
+              <Route path="/rounds/day/:day?" element={<Day />} />
               <Route path="/rounds/:id?" element={<Rounds />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />

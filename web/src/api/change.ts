@@ -85,7 +85,18 @@ async function send(client: QueryClient, id: string, call: Call): Promise<View> 
 }
 
 const renew = (client: QueryClient) => {
-  for (const key of ['today', 'story', 'advice', 'sheet', 'list', 'rounds', 'spray-days'])
+  for (const key of [
+    'today',
+    'story',
+    'advice',
+    'sheet',
+    'list',
+    'rounds',
+    'spray-days',
+    'workload',
+    'together',
+    'day',
+  ])
     void client.invalidateQueries({ queryKey: [key] });
 };
 

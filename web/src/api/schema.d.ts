@@ -292,6 +292,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/keeper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Make a case somebody else's
+         * @description Make a case somebody else's. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        post: operations["give-case"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/looks/{finding}": {
         parameters: {
             query?: never;
@@ -680,6 +700,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What else of this grower's could be handed over, and what was, with one list of days and of what to buy
+         * @description What else of this grower's could be handed over, and what was, with one list of days and of what to buy. Needs a session.
+         */
+        get: operations["together"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/undo": {
         parameters: {
             query?: never;
@@ -780,6 +820,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/day": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What a day at the desk was
+         * @description What a day at the desk was. Needs a session.
+         */
+        get: operations["day"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/earlier": {
         parameters: {
             query?: never;
@@ -860,6 +920,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/growers/mentions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Where parts of a person's name stand alone in their cases (coordinator)
+         * @description Where parts of a person's name stand alone in their cases (coordinator). Needs a session.
+         */
+        get: operations["grower-mentions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/growers/merge": {
         parameters: {
             query?: never;
@@ -870,10 +950,50 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Two names are one person (coordinator)
-         * @description Two names are one person (coordinator). Needs a session and its token.
+         * Two persons are one (coordinator)
+         * @description Two persons are one (coordinator). Needs a session and its token.
          */
         post: operations["merge-growers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/growers/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Some cases of a person are another's (coordinator)
+         * @description Some cases of a person are another's (coordinator). Needs a session and its token.
+         */
+        post: operations["split-grower"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/handover-together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Hand several cases of one grower over, all or none
+         * @description Hand several cases of one grower over, all or none. Needs a session and its token.
+         */
+        post: operations["hand-over-together"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1536,6 +1656,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/workload": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whose cases are whose, and who is away
+         * @description Whose cases are whose, and who is away. Needs a session.
+         */
+        get: operations["workload"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/workload/away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Write down on which days somebody is not there
+         * @description Write down on which days somebody is not there. Needs a session and its token.
+         */
+        post: operations["set-away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/workload/away/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take such days back
+         * @description Take such days back. Needs a session and its token.
+         */
+        post: operations["end-away"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/workload/give": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Give all open cases of somebody to another
+         * @description Give all open cases of somebody to another. Needs a session and its token.
+         */
+        post: operations["give-all"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1676,6 +1876,8 @@ export interface components {
             degree?: string;
             grower: string;
             id: string;
+            /** @description account whose case it is */
+            keeper?: string;
             /** Format: int64 */
             late: number;
             line: string;
@@ -1689,6 +1891,20 @@ export interface components {
             version: number;
             what: string;
             when: string;
+        };
+        AwayBody: {
+            account: string;
+            first: string;
+            last: string;
+        };
+        AwayDays: {
+            first: string;
+            last: string;
+        };
+        AwayEndBody: {
+            account: string;
+            /** @description day the stretch begins, YYYY-MM-DD */
+            first: string;
         };
         Beside: {
             remedy: string;
@@ -2042,6 +2258,71 @@ export interface components {
             leaves: components["schemas"]["Leaves"][];
             name: string;
         };
+        DayCount: {
+            cause?: string;
+            /** Format: int64 */
+            n: number;
+            name: string;
+        };
+        DayOfPerson: {
+            /**
+             * Format: int64
+             * @description times asked how it went
+             */
+            asked: number;
+            /** Format: int64 */
+            handed: number;
+            /**
+             * Format: int64
+             * @description checked in
+             */
+            in: number;
+            /**
+             * Format: int64
+             * @description cases looked at
+             */
+            looked: number;
+            name: string;
+        };
+        DaySummary: {
+            after?: string;
+            /** @description the day before on which anything was done, or the one before */
+            before: string;
+            /**
+             * Format: int64
+             * @description samples brought in
+             */
+            brought: number;
+            /** @description who did what */
+            by: components["schemas"]["DayOfPerson"][];
+            /** Format: int64 */
+            closed: number;
+            day: string;
+            desk: string;
+            /**
+             * Format: int64
+             * @description pages handed over
+             */
+            handed: number;
+            /**
+             * Format: int64
+             * @description growers who told how it went
+             */
+            heard: number;
+            /** @description brought in on this day and not handed over yet */
+            left: components["schemas"]["Tag"][];
+            /** @description the day in words */
+            name: string;
+            /** @description what the samples of the day were, the most first */
+            named: components["schemas"]["DayCount"][];
+            /**
+             * Format: int64
+             * @description asked without an answer
+             */
+            silent: number;
+            /** @description minutes from bag to page, of those brought and handed over on this day */
+            waits: components["schemas"]["Waits"];
+        };
         Days: {
             /** @description what else was chosen, laid around the sprays */
             beside?: components["schemas"]["BesideDays"][];
@@ -2245,6 +2526,8 @@ export interface components {
             grower?: string;
             /** @description on this desk's own address */
             path: string;
+            /** @description the same by id */
+            person?: string;
             token: string;
             who: string;
         };
@@ -2328,8 +2611,10 @@ export interface components {
             word?: "gone" | "better" | "same" | "worse" | "";
         };
         ForgetBody: {
-            /** @description as it stands on their cases */
-            name: string;
+            /** @description parts of the name that go as well, of those the mentions list */
+            also?: string[];
+            /** @description by id */
+            person: string;
         };
         Gap: {
             /** Format: date-time */
@@ -2339,12 +2624,23 @@ export interface components {
             /** Format: date-time */
             to: string;
         };
+        GiveAllBody: {
+            /** @description account whose cases they are; empty for nobody's */
+            from: string;
+            /** @description account they are given to */
+            to: string;
+        };
+        GiveBody: {
+            /** @description account, by id */
+            to: string;
+        };
         Grower: {
             /** Format: int64 */
             cases: number;
             contact?: string;
             /** @description what they brought, the newest first, at most five */
             earlier: components["schemas"]["Tag"][];
+            id: string;
             name: string;
         };
         GrowerFile: {
@@ -2361,6 +2657,8 @@ export interface components {
             at: string;
             by: string;
             token: string;
+            /** @description cases of the same grower handed over together, this one among them */
+            with?: string[];
         };
         Hazards: {
             /** Format: int64 */
@@ -2496,6 +2794,8 @@ export interface components {
             inBloom?: boolean;
             /** @description nothing of it is eaten, though the book says so of the plant */
             notEaten?: boolean;
+            /** @description which grower of this desk it is, by id; found by name and reach where it is left out */
+            person?: string;
             /** @enum {string} */
             place: "indoors" | "greenhouse" | "balcony" | "garden" | "orchard";
             /** @description the plant in plain words */
@@ -2530,6 +2830,34 @@ export interface components {
             sunHeight: number;
             /** @description every reason against it, worst first */
             why: string[];
+        };
+        Keeper: {
+            id: string;
+            name: string;
+        };
+        KeptByThem: {
+            askOn?: string;
+            cause?: string;
+            causeName?: string;
+            /** Format: double */
+            certainty: number;
+            /** Format: date-time */
+            createdAt: string;
+            degree?: string;
+            grower: string;
+            id: string;
+            /** @description account whose case it is */
+            keeper?: string;
+            line: string;
+            number: string;
+            place?: string;
+            plant: string;
+            stage: string;
+            /** Format: int64 */
+            urgency: number;
+            /** Format: int64 */
+            version: number;
+            what: string;
         };
         KeptDose: {
             by: string;
@@ -2667,6 +2995,32 @@ export interface components {
         };
         Lines: {
             lines: components["schemas"]["Line"][];
+        };
+        Load: {
+            /** @description days they are not there, from today on */
+            away: components["schemas"]["AwayDays"][];
+            /** @description not there today */
+            awayToday?: boolean;
+            /**
+             * Format: int64
+             * @description on the bench, with who reviews, or ready
+             */
+            bench: number;
+            /** @description their open cases, the oldest first, at most forty */
+            cases: components["schemas"]["KeptByThem"][];
+            /**
+             * Format: int64
+             * @description of those, to be asked today or before
+             */
+            due: number;
+            id: string;
+            name: string;
+            /**
+             * Format: int64
+             * @description out at growers
+             */
+            out: number;
+            role?: string;
         };
         Local: {
             /** @description cause id → what holds of it here */
@@ -2827,10 +3181,18 @@ export interface components {
             /** Format: double */
             line: number;
         };
+        Mention: {
+            case: string;
+            number: string;
+            /** @description the words around it */
+            text: string;
+            /** @description the part of the name */
+            word: string;
+        };
         MergeBody: {
-            /** @description the name that goes */
+            /** @description the person that goes, by id */
             from: string;
-            /** @description the name that stays */
+            /** @description the one that stays, by id */
             into: string;
         };
         MixBody: {
@@ -3005,6 +3367,30 @@ export interface components {
             /** @description this grower wants no messages */
             none: boolean;
         };
+        NotYet: {
+            askOn?: string;
+            cause?: string;
+            causeName?: string;
+            /** Format: double */
+            certainty: number;
+            /** Format: date-time */
+            createdAt: string;
+            degree?: string;
+            grower: string;
+            id: string;
+            /** @description account whose case it is */
+            keeper?: string;
+            line: string;
+            number: string;
+            place?: string;
+            plant: string;
+            stage: string;
+            /** Format: int64 */
+            urgency: number;
+            /** Format: int64 */
+            version: number;
+            why: string;
+        };
         Notice: {
             bold: string;
             case?: string;
@@ -3039,8 +3425,8 @@ export interface components {
             worth?: string;
         };
         "Open-feedRequest": {
-            /** @description as it stands on their cases; the desk's calendar when left out */
-            grower?: string;
+            /** @description which grower, by id; the desk's calendar when left out */
+            person?: string;
         };
         Option: {
             /** @description what the program does under it, in one plain sentence */
@@ -3640,6 +4026,8 @@ export interface components {
             degree?: string;
             grower: string;
             id: string;
+            /** @description account whose case it is */
+            keeper?: string;
             /** @enum {string} */
             kind: "answered" | "call" | "boss" | "late" | "due" | "decide" | "moved" | "soon";
             /** Format: int64 */
@@ -3953,12 +4341,41 @@ export interface components {
             on?: string;
             what: string;
         };
+        SheetFill: {
+            /** @description water, or what is poured in: liquid, soap, oil, powder ... */
+            form: string;
+            /**
+             * Format: double
+             * @description how full it is before, 0 to 1
+             */
+            from: number;
+            /** @description the step drawn, as SVG; made when the page is read and kept nowhere */
+            picture?: string;
+            spoons?: components["schemas"]["SheetSpoon"][];
+            text: string;
+            /**
+             * Format: double
+             * @description and after
+             */
+            to: number;
+        };
         SheetMix: {
             buy: string[];
+            /** @description one filling, step by step, for drawing */
+            fills?: components["schemas"]["SheetFill"][];
             lines: string[];
             notes: string[];
             order: string[];
             product: string;
+            /** @description what it is mixed in */
+            vessel?: string;
+        };
+        SheetSpoon: {
+            /** Format: int64 */
+            count: number;
+            /** Format: double */
+            ml: number;
+            name: string;
         };
         SheetStep: {
             /** @description how often, where no days are given for it */
@@ -4064,6 +4481,15 @@ export interface components {
             meanC: number;
             /** Format: date-time */
             to: string;
+        };
+        SplitBody: {
+            /** @description which are the other's, by id */
+            cases: string[];
+            contact?: string;
+            /** @description of the other; it may be the same */
+            name: string;
+            /** @description by id */
+            person: string;
         };
         SplitLook: {
             /** Format: double */
@@ -4283,6 +4709,8 @@ export interface components {
             degree?: string;
             grower: string;
             id: string;
+            /** @description account whose case it is */
+            keeper?: string;
             line: string;
             number: string;
             place?: string;
@@ -4347,6 +4775,31 @@ export interface components {
             ready: components["schemas"]["Tag"][];
             waiting: components["schemas"]["Tag"][];
             weather: string;
+        };
+        Together: {
+            /** @description what is bought for all of them */
+            buy: string[];
+            date: string;
+            /** @description all their days as one list */
+            days: components["schemas"]["TogetherDay"][];
+            desk: string;
+            grower: string;
+            /** @description open ones that may not, each with its reason */
+            notYet: components["schemas"]["NotYet"][];
+            /** @description other cases of the same grower that may be handed over now */
+            ready: components["schemas"]["Tag"][];
+            /** @description pages that were handed over together, this one first */
+            sheets: components["schemas"]["Sheet"][];
+        };
+        TogetherBody: {
+            /** @description the one that is answered first */
+            cases: components["schemas"]["Which"][];
+        };
+        TogetherDay: {
+            day: string;
+            on: string;
+            /** @description plant by plant */
+            what: string[];
         };
         Tolerable: {
             /** @description none is borne */
@@ -4441,6 +4894,8 @@ export interface components {
             houseNews: string[];
             id: string;
             intake: components["schemas"]["Intake"];
+            /** @description whose case it is; nobody's when left out */
+            keeper?: components["schemas"]["Keeper"];
             looks: components["schemas"]["LookRecord"][];
             /** @description what u would take back */
             mayUndo?: string;
@@ -4485,6 +4940,19 @@ export interface components {
             /** @description names of the ladder's rungs, mildest first */
             rungs: string[];
             schools: components["schemas"]["School"][];
+        };
+        Waits: {
+            /** Format: double */
+            longest: number;
+            /** Format: double */
+            median: number;
+            /** Format: int64 */
+            n: number;
+            /**
+             * Format: double
+             * @description nine in ten waited no longer
+             */
+            nineTen: number;
         };
         WeatherFile: {
             /** Format: date-time */
@@ -4600,6 +5068,11 @@ export interface components {
             /** @description told by the grower, not seen */
             story?: boolean;
         };
+        Which: {
+            id: string;
+            /** Format: int64 */
+            version: number;
+        };
         Winter: {
             bare: string;
             leafFall: string;
@@ -4690,6 +5163,17 @@ export interface components {
              */
             n: number;
             remedy: string;
+        };
+        Workload: {
+            /** @description what nobody keeps, or somebody who is switched off */
+            nobodys: components["schemas"]["Load"];
+            /** @description everybody who may sign in, who has most first */
+            people: components["schemas"]["Load"][];
+            /**
+             * Format: int64
+             * @description due cases whose keeper is not there today
+             */
+            uncaught: number;
         };
     };
     responses: {
@@ -4897,7 +5381,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/ltUD_gH2BWeCugfWKhXDrymLc4jiBrgG.ics",
+                     *         "path": "/c/m40T2usiLC4bxdEeydhhuc2SRFfvZSLC.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -4937,7 +5421,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/ltUD_gH2BWeCugfWKhXDrymLc4jiBrgG.ics",
+                     *       "path": "/c/m40T2usiLC4bxdEeydhhuc2SRFfvZSLC.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -5023,6 +5507,7 @@ export interface operations {
                      *           "degree": "settled",
                      *           "grower": "Gilly Rowe",
                      *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "line": "wilting in wet soil",
                      *           "number": "26-0018",
                      *           "place": "balcony",
@@ -5032,7 +5517,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA2OFIyUlRWVDNBWlAxOVM2"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA1Q0hKWFdOQ0VHNFdSVDFa"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -5095,6 +5580,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -5244,6 +5730,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -5413,9 +5900,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -5749,9 +6241,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -5803,6 +6300,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -5812,7 +6317,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -6065,9 +6571,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -6376,9 +6887,14 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [],
                      *       "mayUndo": "Iron phosphate bait, thinly strewn: 10.5 g",
@@ -6395,7 +6911,7 @@ export interface operations {
                      *             "group": "thrips",
                      *             "kind": "pest",
                      *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946881,
+                     *             "p": 0.04614432864946877,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6405,7 +6921,7 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.863593174165035,
+                     *             "bits": 1.8635931741650347,
                      *             "destructive": false,
                      *             "finding": "main-sign",
                      *             "lossDrop": 0,
@@ -6414,7 +6930,7 @@ export interface operations {
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.05431416681357113,
+                     *                 "p": 0.0543141668135711,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 37, not in this book 20",
                      *                 "top": "two-spotted-mite",
@@ -6433,7 +6949,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.20285511168630865
+                     *             "p": 0.2028551116863086
                      *           }
                      *         ],
                      *         "rival": "powdery-mildew",
@@ -6446,7 +6962,7 @@ export interface operations {
                      *         "tiltTotal": 0.8101053844077136,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.1383658859586366
+                     *           "p": 0.13836588595863664
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6638,9 +7154,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -6777,6 +7298,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -6786,7 +7315,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -7062,9 +7592,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -7201,6 +7736,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -7210,7 +7753,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -7453,6 +7997,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7567,6 +8112,224 @@ export interface operations {
             507: components["responses"]["Problem"];
         };
     };
+    "give-case": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "to": "01KX8M6T40PSE0TBWMP65VYKVG"
+                 *     }
+                 */
+                "application/json": components["schemas"]["GiveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "askOn": "2026-08-10",
+                     *       "certainty": 0.1,
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "handover": {
+                     *         "askOn": "2026-08-10",
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "with": [
+                     *           "01K0EXAMPLE000000000000000"
+                     *         ]
+                     *       },
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "grower": "Ilse Marrow",
+                     *         "host": "bean",
+                     *         "person": "g-01KX8KD5T06CPP6Z4QADCVXKBY",
+                     *         "place": "garden",
+                     *         "plant": "bean",
+                     *         "story": "cannot be told"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0029",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askDay": "2026-08-10",
+                     *           "askOn": "Monday 10 August",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "grower": "Ilse Marrow",
+                     *           "handed": true,
+                     *           "lookFor": [],
+                     *           "mustNot": [
+                     *             "Spray nothing until you have heard from us."
+                     *           ],
+                     *           "number": "26-0029",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
+                     *           "refer": "It goes to: the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number.",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Ask the laboratory first what it wants: wet plastic bags arrive as mush."
+                     *               ],
+                     *               "how": [
+                     *                 "Take fresh pieces from where sick meets sound, dry, in paper, inside a padded box, and post them early in the week."
+                     *               ],
+                     *               "name": "Send it to a laboratory",
+                     *               "wear": []
+                     *             }
+                     *           ],
+                     *           "sure": "We could not tell what this is.",
+                     *           "title": "Not yet known",
+                     *           "together": [],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell.",
+                     *           "why": []
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.07507638722167868,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "mustLook": [],
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.0301698090747746,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.013542684193349586,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.08580010025282735,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.5532525321248902
+                     *               }
+                     *             ],
+                     *             "score": 0.8894194670225456
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Predatory mite"
+                     *             ],
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.1861193562736273
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
+                     *         "tilt": [],
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.08463882795676891
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "spoken": [],
+                     *       "stage": "referred",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "degree": "undetermined",
+                     *         "needsReview": false,
+                     *         "p": 0
+                     *       },
+                     *       "version": 3
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
     "set-look": {
         parameters: {
             query?: never;
@@ -7616,9 +8379,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -7666,23 +8434,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7710,11 +8478,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7960,9 +8728,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -8279,9 +9052,14 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
+                     *         "person": "g-01KX3X4TM0JTPW5DJ38NQKNRYT",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Ansel"
                      *       },
                      *       "looks": [
                      *         {
@@ -8600,9 +9378,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -8740,6 +9523,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -8749,7 +9540,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -8830,23 +9622,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8874,11 +9666,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8984,9 +9776,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -9043,23 +9840,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9087,11 +9884,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9208,9 +10005,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -9439,9 +10241,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -9562,23 +10369,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9606,11 +10413,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9891,9 +10698,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -10127,9 +10939,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -10181,6 +10998,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -10190,7 +11015,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -10413,9 +11239,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -10644,9 +11475,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -10698,6 +11534,14 @@ export interface operations {
                      *             "buy": [
                      *               "30 mL of insecticidal soap for all 2 treatments"
                      *             ],
+                     *             "fills": [
+                     *               {
+                     *                 "form": "water",
+                     *                 "from": 0,
+                     *                 "text": "985 mL of water, to just under the line of 1 L",
+                     *                 "to": 0.985
+                     *               }
+                     *             ],
                      *             "lines": [
                      *               "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *             ],
@@ -10707,7 +11551,8 @@ export interface operations {
                      *             "order": [
                      *               "Fill the sprayer with water to just under the line."
                      *             ],
-                     *             "product": "Insecticidal soap"
+                     *             "product": "Insecticidal soap",
+                     *             "vessel": "sprayer"
                      *           },
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
@@ -10981,9 +11826,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -11031,23 +11881,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11075,11 +11925,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11190,6 +12040,15 @@ export interface operations {
                      *         "buy": [
                      *           "30 mL of insecticidal soap for all 2 treatments"
                      *         ],
+                     *         "fills": [
+                     *           {
+                     *             "form": "water",
+                     *             "from": 0,
+                     *             "picture": "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 140\" role=\"img\" aria-label=\"Step 1: 985 mL of water, to just under the line of 1 L\"><rect width=\"100\" height=\"140\" rx=\"6\" fill=\"#fff\"/><path d=\"M29.0 63.1 V128.0 q0 7.0 7.0 7.0 H64.0 q7.0 0 7.0 -7.0 V63.1z\" fill=\"#cfe4ec\"/><path d=\"M28 62 q0 -10 12 -13 v-9 h20 v9 q12 3 12 13 v66 q0 7 -7 7 h-30 q-7 0 -7 -7 z M40 40 v-7 h30 l8 5 M44 33 l-7 13\" fill=\"none\" stroke=\"#1f2a2c\" stroke-width=\"2\" stroke-linejoin=\"round\" stroke-linecap=\"round\"/><path d=\"M23 63.1 h9\" stroke=\"#a63a2b\" stroke-width=\"2.4\"/><text x=\"4\" y=\"136\" font-family=\"sans-serif\" font-size=\"15\" font-weight=\"bold\" fill=\"#1f2a2c\">1</text><path d=\"M50 4 q9 12 9 18 a9 9 0 0 1 -18 0 q0 -6 9 -18z\" fill=\"#cfe4ec\" stroke=\"#1f2a2c\" stroke-width=\"1.6\"/></svg>",
+                     *             "text": "985 mL of water, to just under the line of 1 L",
+                     *             "to": 0.985
+                     *           }
+                     *         ],
                      *         "lines": [
                      *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *         ],
@@ -11199,7 +12058,8 @@ export interface operations {
                      *         "order": [
                      *           "Fill the sprayer with water to just under the line."
                      *         ],
-                     *         "product": "Insecticidal soap"
+                     *         "product": "Insecticidal soap",
+                     *         "vessel": "sprayer"
                      *       },
                      *       "mustNot": [
                      *         "Pyrethrins: they kill the helpers and mites come back worse."
@@ -11293,6 +12153,66 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    together: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "buy": [],
+                     *       "date": "Saturday 11 July 2026",
+                     *       "days": [],
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "grower": "Ilse",
+                     *       "notYet": [
+                     *         {
+                     *           "cause": "slug",
+                     *           "causeName": "Slugs and snails",
+                     *           "certainty": 0.3,
+                     *           "createdAt": "2026-07-11T13:00:00Z",
+                     *           "degree": "open",
+                     *           "grower": "Ilse",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
+                     *           "line": "holes",
+                     *           "number": "26-0028",
+                     *           "place": "garden",
+                     *           "plant": "hosta",
+                     *           "stage": "bench",
+                     *           "urgency": 0,
+                     *           "version": 4,
+                     *           "why": "still on the bench"
+                     *         }
+                     *       ],
+                     *       "ready": [],
+                     *       "sheets": []
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Together"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     undo: {
         parameters: {
             query?: never;
@@ -11335,6 +12255,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11353,7 +12274,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.07507638722167878,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -11366,20 +12287,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.013542684193349364,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.08580010025282737,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.5532525321248906
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.8894194670225454
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11391,7 +12312,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.1861193562736275
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -11400,11 +12321,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.084638827956769
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11496,9 +12417,14 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
+                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
                      *       },
                      *       "looks": [
                      *         {
@@ -12077,6 +13003,86 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    day: {
+        parameters: {
+            query?: {
+                /** @description YYYY-MM-DD; today when left out */
+                day?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "before": "2026-07-10",
+                     *       "brought": 11,
+                     *       "by": [
+                     *         {
+                     *           "asked": 0,
+                     *           "handed": 0,
+                     *           "in": 6,
+                     *           "looked": 3,
+                     *           "name": "Ansel"
+                     *         }
+                     *       ],
+                     *       "closed": 3,
+                     *       "day": "2026-07-11",
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "handed": 3,
+                     *       "heard": 2,
+                     *       "left": [
+                     *         {
+                     *           "cause": "chard-miner",
+                     *           "causeName": "Beet and chard leaf miner",
+                     *           "certainty": 0,
+                     *           "createdAt": "2026-07-11T10:10:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "line": "",
+                     *           "number": "26-0020",
+                     *           "plant": "Chard",
+                     *           "stage": "ready",
+                     *           "urgency": 0,
+                     *           "version": 0
+                     *         }
+                     *       ],
+                     *       "name": "Saturday 11 July 2026",
+                     *       "named": [
+                     *         {
+                     *           "n": 7,
+                     *           "name": "not known yet"
+                     *         }
+                     *       ],
+                     *       "silent": 0,
+                     *       "waits": {
+                     *         "longest": 0,
+                     *         "median": 0,
+                     *         "n": 3,
+                     *         "nineTen": 0
+                     *       }
+                     *     }
+                     */
+                    "application/json": components["schemas"]["DaySummary"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     earlier: {
         parameters: {
             query?: never;
@@ -12157,6 +13163,7 @@ export interface operations {
                      *             "degree": "settled",
                      *             "grower": "Tamsin Reeve",
                      *             "id": "01K0EXAMPLE000000000000000",
+                     *             "keeper": "01K0EXAMPLE000000000000000",
                      *             "line": "bush stripped from the middle",
                      *             "number": "26-0013",
                      *             "place": "garden",
@@ -12166,6 +13173,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
+                     *         "id": "g-01KJQV9Z80W8NWAQMAPDJXVHWW",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -12184,8 +13192,8 @@ export interface operations {
     "export-grower": {
         parameters: {
             query: {
-                /** @description as it stands on their cases */
-                name: string;
+                /** @description by id */
+                person: string;
             };
             header?: never;
             path?: never;
@@ -12216,10 +13224,12 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
+                     *               "person": "g-01KKSAFA809SPENRWHETE5Q7TF",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "story": "dark sunken ends on the first fruit"
                      *             },
+                     *             "keeper": "01K0EXAMPLE000000000000000",
                      *             "looks": [
                      *               {
                      *                 "at": "2026-03-15T18:00:40Z",
@@ -12343,7 +13353,10 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "name": "Perrin Oake"
+                 *       "also": [
+                 *         "Perrin"
+                 *       ],
+                 *       "person": "g-01KKSAFA809SPENRWHETE5Q7TF"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -12375,6 +13388,36 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    "grower-mentions": {
+        parameters: {
+            query: {
+                /** @description by id */
+                person: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["Mention"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     "merge-growers": {
         parameters: {
             query?: never;
@@ -12386,8 +13429,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "Sorrel Whitby",
-                 *       "into": "Rhona Tice"
+                 *       "from": "g-01KS358WM06FJ9KDW5GP4RVQYD",
+                 *       "into": "g-01KX8BM520QR6VV9R75B1DC06E"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -12406,6 +13449,272 @@ export interface operations {
                      *     }
                      */
                     "application/json": components["schemas"]["CountBody"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "split-grower": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "cases": [
+                 *         "01KX8BM5208EYCZ9C0HP0QZZ81"
+                 *       ],
+                 *       "name": "Sorrel Whitby",
+                 *       "person": "g-01KX8BM520QR6VV9R75B1DC06E"
+                 *     }
+                 */
+                "application/json": components["schemas"]["SplitBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": 1,
+                     *       "earlier": [],
+                     *       "id": "g-01KX8M6T404A7MXHWK7M5E3JEB",
+                     *       "name": "Sorrel Whitby"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Grower"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "hand-over-together": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "cases": [
+                 *         {
+                 *           "id": "01KX8M6T40X5EK8A2P1WA0YEWB",
+                 *           "version": 2
+                 *         },
+                 *         {
+                 *           "id": "01KX8M6T40F3SZ4MFWCXDB4995",
+                 *           "version": 2
+                 *         }
+                 *       ]
+                 *     }
+                 */
+                "application/json": components["schemas"]["TogetherBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "askOn": "2026-08-10",
+                     *       "certainty": 0.1,
+                     *       "createdAt": "2026-07-11T13:00:00Z",
+                     *       "doses": [],
+                     *       "followUps": [],
+                     *       "given": [],
+                     *       "handover": {
+                     *         "askOn": "2026-08-10",
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "with": [
+                     *           "01K0EXAMPLE000000000000000"
+                     *         ]
+                     *       },
+                     *       "houseNews": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "intake": {
+                     *         "grower": "Ilse Marrow",
+                     *         "host": "bean",
+                     *         "person": "g-01KX8KD5T06CPP6Z4QADCVXKBY",
+                     *         "place": "garden",
+                     *         "plant": "bean",
+                     *         "story": "cannot be told"
+                     *       },
+                     *       "keeper": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "Odile"
+                     *       },
+                     *       "looks": [],
+                     *       "number": "26-0029",
+                     *       "page": {
+                     *         "sheet": {
+                     *           "advisor": "Odile",
+                     *           "always": [
+                     *             "The product label and local law come first; where they differ from this advice, they win."
+                     *           ],
+                     *           "amounts": [],
+                     *           "askDay": "2026-08-10",
+                     *           "askOn": "Monday 10 August",
+                     *           "date": "Saturday 11 July 2026",
+                     *           "days": [],
+                     *           "desk": "Merrin Sound Plant Desk",
+                     *           "grower": "Ilse Marrow",
+                     *           "handed": true,
+                     *           "lookFor": [],
+                     *           "mustNot": [
+                     *             "Spray nothing until you have heard from us."
+                     *           ],
+                     *           "number": "26-0029",
+                     *           "place": "Merrin Sound, covered market",
+                     *           "plant": "bean",
+                     *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
+                     *           "refer": "It goes to: the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number.",
+                     *           "steps": [
+                     *             {
+                     *               "cautions": [
+                     *                 "Ask the laboratory first what it wants: wet plastic bags arrive as mush."
+                     *               ],
+                     *               "how": [
+                     *                 "Take fresh pieces from where sick meets sound, dry, in paper, inside a padded box, and post them early in the week."
+                     *               ],
+                     *               "name": "Send it to a laboratory",
+                     *               "wear": []
+                     *             }
+                     *           ],
+                     *           "sure": "We could not tell what this is.",
+                     *           "title": "Not yet known",
+                     *           "together": [],
+                     *           "token": "k3Jt0Vq-example-of-a-token",
+                     *           "what": "What you brought does not fit anything we know well enough to name. Guessing would not help you, so it is sent on to people who can tell.",
+                     *           "why": []
+                     *         },
+                     *         "token": "k3Jt0Vq-example-of-a-token",
+                     *         "until": "2027-01-27"
+                     *       },
+                     *       "photos": [],
+                     *       "reading": {
+                     *         "alarms": [],
+                     *         "candidates": [
+                     *           {
+                     *             "against": [],
+                     *             "cause": "two-spotted-mite",
+                     *             "confirmed": false,
+                     *             "for": [],
+                     *             "group": "spider mites",
+                     *             "kind": "pest",
+                     *             "name": "Two-spotted spider mite",
+                     *             "p": 0.07507638722167878,
+                     *             "reason": "nothing looked at yet speaks for or against it",
+                     *             "regulated": false
+                     *           }
+                     *         ],
+                     *         "leader": "two-spotted-mite",
+                     *         "looked": 0,
+                     *         "mustLook": [],
+                     *         "next": [
+                     *           {
+                     *             "bits": 2.0301698090747746,
+                     *             "destructive": false,
+                     *             "finding": "main-sign",
+                     *             "lossDrop": 0.013542684193349364,
+                     *             "minutes": 0.2,
+                     *             "name": "What strikes you first",
+                     *             "outcomes": [
+                     *               {
+                     *                 "name": "pale flecks, silver or bronze",
+                     *                 "p": 0.08580010025282737,
+                     *                 "state": "flecks",
+                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "top": "two-spotted-mite",
+                     *                 "topP": 0.5532525321248906
+                     *               }
+                     *             ],
+                     *             "score": 0.8894194670225454
+                     *           }
+                     *         ],
+                     *         "other": "open",
+                     *         "pairs": [],
+                     *         "plans": [
+                     *           {
+                     *             "causes": [
+                     *               "Predatory mite"
+                     *             ],
+                     *             "group": "leave it",
+                     *             "one": true,
+                     *             "p": 0.1861193562736275
+                     *           }
+                     *         ],
+                     *         "rival": "rust",
+                     *         "stop": "",
+                     *         "tell": [
+                     *           "main-sign"
+                     *         ],
+                     *         "tilt": [],
+                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltTotal": 1.8953905671959932,
+                     *         "unlisted": {
+                     *           "class": "an insect, mite or other animal",
+                     *           "p": 0.084638827956769
+                     *         },
+                     *         "verdict": "open",
+                     *         "why": [
+                     *           "Nothing has been looked at yet."
+                     *         ]
+                     *       },
+                     *       "round": 1,
+                     *       "spoken": [],
+                     *       "stage": "referred",
+                     *       "steps": [
+                     *         {
+                     *           "id": "in",
+                     *           "name": "Brought in",
+                     *           "state": "done"
+                     *         }
+                     *       ],
+                     *       "updatedAt": "2026-07-11T13:00:00Z",
+                     *       "verdict": {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "by": "Odile",
+                     *         "degree": "undetermined",
+                     *         "needsReview": false,
+                     *         "p": 0
+                     *       },
+                     *       "version": 3
+                     *     }
+                     */
+                    "application/json": components["schemas"]["View"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -12759,6 +14068,15 @@ export interface operations {
                      *         "buy": [
                      *           "30 mL of insecticidal soap for all 2 treatments"
                      *         ],
+                     *         "fills": [
+                     *           {
+                     *             "form": "water",
+                     *             "from": 0,
+                     *             "picture": "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 100 140\" role=\"img\" aria-label=\"Step 1: 985 mL of water, to just under the line of 1 L\"><rect width=\"100\" height=\"140\" rx=\"6\" fill=\"#fff\"/><path d=\"M29.0 63.1 V128.0 q0 7.0 7.0 7.0 H64.0 q7.0 0 7.0 -7.0 V63.1z\" fill=\"#cfe4ec\"/><path d=\"M28 62 q0 -10 12 -13 v-9 h20 v9 q12 3 12 13 v66 q0 7 -7 7 h-30 q-7 0 -7 -7 z M40 40 v-7 h30 l8 5 M44 33 l-7 13\" fill=\"none\" stroke=\"#1f2a2c\" stroke-width=\"2\" stroke-linejoin=\"round\" stroke-linecap=\"round\"/><path d=\"M23 63.1 h9\" stroke=\"#a63a2b\" stroke-width=\"2.4\"/><text x=\"4\" y=\"136\" font-family=\"sans-serif\" font-size=\"15\" font-weight=\"bold\" fill=\"#1f2a2c\">1</text><path d=\"M50 4 q9 12 9 18 a9 9 0 0 1 -18 0 q0 -6 9 -18z\" fill=\"#cfe4ec\" stroke=\"#1f2a2c\" stroke-width=\"1.6\"/></svg>",
+                     *             "text": "985 mL of water, to just under the line of 1 L",
+                     *             "to": 0.985
+                     *           }
+                     *         ],
                      *         "lines": [
                      *           "1 tbsp (15 mL; 5 mL teaspoon, 15 mL tablespoon) into 1 L of finished mix"
                      *         ],
@@ -12768,7 +14086,8 @@ export interface operations {
                      *         "order": [
                      *           "Fill the sprayer with water to just under the line."
                      *         ],
-                     *         "product": "Insecticidal soap"
+                     *         "product": "Insecticidal soap",
+                     *         "vessel": "sprayer"
                      *       },
                      *       "mustNot": [
                      *         "Pyrethrins: they kill the helpers and mites come back worse."
@@ -13061,6 +14380,7 @@ export interface operations {
                      *           "degree": "settled",
                      *           "grower": "Fergus Lane",
                      *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "kind": "call",
                      *           "late": 6,
                      *           "line": "cotton in the joints",
@@ -13728,6 +15048,7 @@ export interface operations {
                      *         "degree": "settled",
                      *         "grower": "Corin Pell",
                      *         "id": "01K0EXAMPLE000000000000000",
+                     *         "keeper": "01K0EXAMPLE000000000000000",
                      *         "line": "black spots, leaves falling",
                      *         "number": "26-0001",
                      *         "place": "garden",
@@ -14446,6 +15767,7 @@ export interface operations {
                      *           "degree": "settled",
                      *           "grower": "Corin Pell",
                      *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "late": 7,
                      *           "line": "sticky, sooty, brown domes",
                      *           "number": "26-0010",
@@ -14464,6 +15786,7 @@ export interface operations {
                      *           "createdAt": "2026-07-11T11:24:00Z",
                      *           "grower": "Digory Nance",
                      *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "line": "bumps on stems, not sticky",
                      *           "number": "26-0022",
                      *           "place": "balcony",
@@ -14500,6 +15823,7 @@ export interface operations {
                      *           "degree": "settled",
                      *           "grower": "Maeve Tully",
                      *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "line": "wilted overnight though it was watered",
                      *           "number": "26-0006",
                      *           "place": "balcony",
@@ -14912,6 +16236,290 @@ export interface operations {
                      *     }
                      */
                     "application/json": components["schemas"]["WeatherReading"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    workload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "nobodys": {
+                     *         "away": [],
+                     *         "bench": 0,
+                     *         "cases": [],
+                     *         "due": 0,
+                     *         "id": "",
+                     *         "name": "nobody",
+                     *         "out": 0
+                     *       },
+                     *       "people": [
+                     *         {
+                     *           "away": [],
+                     *           "bench": 5,
+                     *           "cases": [
+                     *             {
+                     *               "cause": "vine-weevil-grub",
+                     *               "causeName": "Vine weevil grubs",
+                     *               "certainty": 1,
+                     *               "createdAt": "2026-05-01T17:00:00Z",
+                     *               "degree": "settled",
+                     *               "grower": "Maeve Tully",
+                     *               "id": "01K0EXAMPLE000000000000000",
+                     *               "keeper": "01K0EXAMPLE000000000000000",
+                     *               "line": "wilted overnight though it was watered",
+                     *               "number": "26-0006",
+                     *               "place": "balcony",
+                     *               "plant": "Fuchsia",
+                     *               "stage": "ready",
+                     *               "urgency": 0,
+                     *               "version": 9,
+                     *               "what": "ready"
+                     *             }
+                     *           ],
+                     *           "due": 4,
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "name": "Ansel",
+                     *           "out": 7,
+                     *           "role": "advisor"
+                     *         }
+                     *       ],
+                     *       "uncaught": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Workload"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "set-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "account": "01KX8M6T40PSE0TBWMP65VYKVG",
+                 *       "first": "2099-08-01",
+                 *       "last": "2099-08-14"
+                 *     }
+                 */
+                "application/json": components["schemas"]["AwayBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "nobodys": {
+                     *         "away": [],
+                     *         "bench": 0,
+                     *         "cases": [],
+                     *         "due": 0,
+                     *         "id": "",
+                     *         "name": "nobody",
+                     *         "out": 0
+                     *       },
+                     *       "people": [
+                     *         {
+                     *           "away": [],
+                     *           "bench": 7,
+                     *           "cases": [
+                     *             {
+                     *               "cause": "vine-weevil-grub",
+                     *               "causeName": "Vine weevil grubs",
+                     *               "certainty": 1,
+                     *               "createdAt": "2026-05-01T17:00:00Z",
+                     *               "degree": "settled",
+                     *               "grower": "Maeve Tully",
+                     *               "id": "01K0EXAMPLE000000000000000",
+                     *               "keeper": "01K0EXAMPLE000000000000000",
+                     *               "line": "wilted overnight though it was watered",
+                     *               "number": "26-0006",
+                     *               "place": "balcony",
+                     *               "plant": "Fuchsia",
+                     *               "stage": "ready",
+                     *               "urgency": 0,
+                     *               "version": 9,
+                     *               "what": "ready"
+                     *             }
+                     *           ],
+                     *           "due": 4,
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "name": "Ansel",
+                     *           "out": 9,
+                     *           "role": "advisor"
+                     *         }
+                     *       ],
+                     *       "uncaught": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Workload"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "end-away": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "account": "01KX8M6T40PSE0TBWMP65VYKVG",
+                 *       "first": "2099-08-01"
+                 *     }
+                 */
+                "application/json": components["schemas"]["AwayEndBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "nobodys": {
+                     *         "away": [],
+                     *         "bench": 0,
+                     *         "cases": [],
+                     *         "due": 0,
+                     *         "id": "",
+                     *         "name": "nobody",
+                     *         "out": 0
+                     *       },
+                     *       "people": [
+                     *         {
+                     *           "away": [],
+                     *           "bench": 7,
+                     *           "cases": [
+                     *             {
+                     *               "cause": "vine-weevil-grub",
+                     *               "causeName": "Vine weevil grubs",
+                     *               "certainty": 1,
+                     *               "createdAt": "2026-05-01T17:00:00Z",
+                     *               "degree": "settled",
+                     *               "grower": "Maeve Tully",
+                     *               "id": "01K0EXAMPLE000000000000000",
+                     *               "keeper": "01K0EXAMPLE000000000000000",
+                     *               "line": "wilted overnight though it was watered",
+                     *               "number": "26-0006",
+                     *               "place": "balcony",
+                     *               "plant": "Fuchsia",
+                     *               "stage": "ready",
+                     *               "urgency": 0,
+                     *               "version": 9,
+                     *               "what": "ready"
+                     *             }
+                     *           ],
+                     *           "due": 4,
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "name": "Ansel",
+                     *           "out": 9,
+                     *           "role": "advisor"
+                     *         }
+                     *       ],
+                     *       "uncaught": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Workload"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "give-all": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "from": "01KX8M6T40PSE0TBWMP65VYKVG",
+                 *       "to": "01KX8M6T40PSE0TBWMP8RJ84CZ"
+                 *     }
+                 */
+                "application/json": components["schemas"]["GiveAllBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": 4
+                     *     }
+                     */
+                    "application/json": components["schemas"]["CountBody"];
                 };
             };
             400: components["responses"]["Problem"];

@@ -5,6 +5,7 @@ import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type Tag, take, type View } from '../api/client';
 import { useCase, useSession, useVocabulary } from '../api/hooks';
+import { WhoseCase } from '../parts/WhoseCase';
 import { Boundary } from '../ui/Boundary';
 import { clock, moment, Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
@@ -201,6 +202,9 @@ function One({ id, step }: { id: string; step?: string }) {
               {i.contact && <span className="quiet"> · {i.contact}</span>}
             </div>
             <small>{facts.join(' · ')}</small>
+            <div className="noprint">
+              <WhoseCase view={view} />
+            </div>
             {i.story.length > tagHolds && <p className="told">“{i.story}”</p>}
           </div>
           {view.mayUndo && (

@@ -41,18 +41,23 @@ beforeEach(() => {
 
 describe('what is kept of a person', () => {
   it('is taken out only after it was asked twice, and says of how many cases', async () => {
-    desk('GET /api/v1/growers', [{ name: 'Tamsin Reeve', cases: 2, earlier: [] }]);
+    desk('GET /api/v1/growers', [{ id: 'g-1', name: 'Tamsin Reeve', cases: 2, earlier: [] }]);
+    desk('GET /api/v1/growers/mentions', [{ word: 'Tamsin', case: 'c1', number: '26-0001', text: 'says Tamsin' }]);
     desk('POST /api/v1/growers/forget', { cases: 2 });
     show(
       <Toasts>
         <Growers />
       </Toasts>,
     );
-    await userEvent.type(document.querySelector('input[name=whose]') as Element, 'Tamsin Reeve');
+    await userEvent.type(document.querySelector('input[name=whose]') as Element, 'Tam');
+    await userEvent.click(await screen.findByText('Tamsin Reeve, 2'));
     await userEvent.click(await screen.findByText('Take the person out'));
+    await userEvent.click(await screen.findByRole('checkbox', { name: 'Tamsin' }));
     expect(askedAt('POST /api/v1/growers/forget')).toEqual([]);
     await userEvent.click(screen.getByText('Take Tamsin Reeve out of 2 cases, for good'));
-    await waitFor(() => expect(askedAt('POST /api/v1/growers/forget')[0]?.body).toEqual({ name: 'Tamsin Reeve' }));
+    await waitFor(() =>
+      expect(askedAt('POST /api/v1/growers/forget')[0]?.body).toEqual({ person: 'g-1', also: ['Tamsin'] }),
+    );
     expect(await screen.findByText('Taken out: 2 cases stay without a name.')).toBeTruthy();
   });
 });

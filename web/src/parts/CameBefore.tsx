@@ -3,6 +3,12 @@ import { api, type Problem, type S, take } from '../api/client';
 import { dayAndMonth } from '../ui/bits';
 import type { Form } from './intake';
 
+/** Whether two addresses are one, as far as the page can tell: the desk has the last word. */
+function alike(a: string, b: string) {
+  const plain = (x: string) => x.toLowerCase().replace(/[^a-z0-9@.+]/g, '');
+  return plain(a) === plain(b);
+}
+
 /** Who came before, while a name or an address is typed; and what they brought. One press takes name and address. */
 export function CameBefore({ form, setForm }: { form: Form; setForm: (f: (old: Form) => Form) => void }) {
   const words = form.grower.trim() || form.contact.trim();
@@ -15,7 +21,14 @@ export function CameBefore({ form, setForm }: { form: Form; setForm: (f: (old: F
     retry: false,
   });
   const list = words.length >= 2 ? (data ?? []) : [];
-  const same = list.find((g) => g.name.toLowerCase() === form.grower.trim().toLowerCase());
+  const choose = (g: S['Grower']) =>
+    setForm((f) => ({ ...f, grower: g.name, person: g.id, contact: f.contact.trim() ? f.contact : (g.contact ?? '') }));
+  const named = list.filter((g) => g.name.toLowerCase() === form.grower.trim().toLowerCase());
+  const same =
+    named.find((g) => g.id === form.person) ??
+    (named.length === 1 && (!form.contact.trim() || !named[0]?.contact || alike(form.contact, named[0].contact))
+      ? named[0]
+      : named.find((g) => form.contact.trim() && alike(form.contact, g.contact ?? '')));
   if (same)
     return (
       <p className="quiet" data-came-before={same.name} style={{ margin: 0 }}>
@@ -31,17 +44,28 @@ export function CameBefore({ form, setForm }: { form: Form; setForm: (f: (old: F
         ))}
       </p>
     );
+  if (named.length > 0)
+    return (
+      <div className="stack" style={{ gap: 4 }} data-namesakes={named.length}>
+        <small>Somebody of that name came before. The same person, or another?</small>
+        <div className="wrap">
+          {named.map((g) => (
+            <button type="button" key={g.id} className="chip small" onClick={() => choose(g)}>
+              {g.contact || 'no address'}
+              <small>
+                {' '}
+                {g.cases} {g.cases === 1 ? 'case' : 'cases'}, the last {g.earlier[0]?.plant.toLowerCase()}
+              </small>
+            </button>
+          ))}
+        </div>
+      </div>
+    );
   if (!list.length || form.contact) return null;
   return (
     <div className="wrap" data-growers={list.length}>
       {list.map((g) => (
-        <button
-          type="button"
-          key={g.name}
-          className="chip small"
-          tabIndex={-1}
-          onClick={() => setForm((f) => ({ ...f, grower: g.name, contact: g.contact ?? f.contact }))}
-        >
+        <button type="button" key={g.id} className="chip small" tabIndex={-1} onClick={() => choose(g)}>
           {g.name}
           <small>
             {' '}

@@ -32,7 +32,8 @@ export function IntakeFields({
       ]),
     [hosts],
   );
-  const set = (k: keyof Form) => (v: unknown) => setForm((f) => ({ ...f, [k]: v }));
+  const set = (k: keyof Form) => (v: unknown) =>
+    setForm((f) => ({ ...f, [k]: v, ...(k === 'grower' ? { person: '' } : {}) }));
   const text = (k: keyof Form, label: string, more: object = {}) => (
     <TextField
       label={label}

@@ -86,26 +86,7 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           </ul>
         </>
       )}
-      {s.mix && (
-        <>
-          <h2>How much</h2>
-          <div className="mix">
-            {s.mix.lines.map((l) => (
-              <div key={l}>
-                <b>{s.mix?.product}:</b> {l}
-              </div>
-            ))}
-          </div>
-          <ol className="tight" style={{ marginTop: 6 }}>
-            {s.mix.order.map((o) => (
-              <li key={o}>{o}</li>
-            ))}
-          </ol>
-          <p>
-            {s.mix.notes.join(' ')} You need {s.mix.buy.join(', ')}.
-          </p>
-        </>
-      )}
+      {s.mix && <HowMuch of={s.mix} />}
       {s.days.length > 0 && (
         <>
           <h2>When</h2>
@@ -196,5 +177,36 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
         {s.reach && ` · ${s.reach}`} · <span className="num">{s.number}</span>
       </footer>
     </article>
+  );
+}
+
+/** The mix in the grower's own measures, step by step as it is filled. */
+function HowMuch({ of }: { of: S['SheetMix'] }) {
+  return (
+    <>
+      <h2>How much</h2>
+      <div className="mix">
+        {of.lines.map((l) => (
+          <div key={l}>
+            <b>{of.product}:</b> {l}
+          </div>
+        ))}
+      </div>
+      {of.fills && (
+        <div className="fills">
+          {of.fills.map((f) => (
+            <img key={f.text} alt={f.text} src={`data:image/svg+xml,${encodeURIComponent(f.picture ?? '')}`} />
+          ))}
+        </div>
+      )}
+      <ol className="tight" style={{ marginTop: 6 }}>
+        {of.order.map((o) => (
+          <li key={o}>{o}</li>
+        ))}
+      </ol>
+      <p>
+        {of.notes.join(' ')} You need {of.buy.join(', ')}.
+      </p>
+    </>
   );
 }

@@ -3,6 +3,8 @@ import { api, type S, take } from '../api/client';
 /** The counter's form as it is typed; days and urgency are text until sent. */
 export type Form = {
   grower: string;
+  /** Which grower of the desk it is, where somebody chose one. */
+  person: string;
   contact: string;
   plant: string;
   host: string;
@@ -24,6 +26,7 @@ export type Form = {
 
 export const emptyForm: Form = {
   grower: '',
+  person: '',
   contact: '',
   plant: '',
   host: '',
@@ -78,6 +81,7 @@ export function follow(f: Form, host?: { id: string; form: string; eaten?: strin
 /** The form as the desk takes it; a place left out is named by the desk as missing. */
 export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
   grower: f.grower.trim(),
+  ...(f.person ? { person: f.person } : {}),
   contact: f.contact.trim(),
   plant: f.plant.trim(),
   host: f.host,
@@ -100,6 +104,7 @@ export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
 export const fromIntake = (i: S['Intake']): Form => ({
   ...emptyForm,
   grower: i.grower,
+  person: i.person ?? '',
   contact: i.contact ?? '',
   plant: i.plant,
   host: i.host ?? '',

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take } from '../api/client';
@@ -8,10 +8,12 @@ import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Ending } from '../parts/Ending';
 import { HowItWent } from '../parts/HowItWent';
 import { Messages } from '../parts/Messages';
-import { arrows, Trouble } from '../ui/bits';
+import { WhoseCase } from '../parts/WhoseCase';
+import { arrows, Chips, Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { AllRounds } from './AllRounds';
+import { Tables } from './Tables';
 
 export const kinds: Record<string, { name: string; why: string }> = {
   answered: { name: 'Answered', why: 'told on their own page' },
@@ -33,7 +35,9 @@ export default function Rounds() {
     queryKey: ['rounds'],
     queryFn: () => take<S['Rounds']>(api.GET('/api/v1/rounds')),
   });
-  const rows = data?.rows ?? [];
+  const me = session.data?.person.id;
+  const [mine, setMine] = useState('all');
+  const rows = (data?.rows ?? []).filter((r) => mine === 'all' || r.keeper === me || r.id === id);
   const at = Math.max(
     0,
     rows.findIndex((r) => r.id === id),
@@ -79,16 +83,43 @@ export default function Rounds() {
   return (
     <>
       <main id="room">
-        <h1 style={{ marginBottom: 10 }}>Rounds</h1>
+        <h1>Rounds</h1>
+        <Tables at="queue" />
         <Trouble of={error} />
         {data && rows.length === 0 && (
-          <div className="sheet pad">
-            <p>Nobody is due. What is handed over comes up here on its day.</p>
+          <div className="sheet pad stack">
+            <p>
+              {mine === 'mine' && data.rows.length > 0
+                ? 'None of yours is due.'
+                : 'Nobody is due. What is handed over comes up here on its day.'}
+            </p>
+            {mine === 'mine' && data.rows.length > 0 && (
+              <button
+                type="button"
+                className="chip small"
+                onClick={() => setMine('all')}
+                style={{ justifySelf: 'start' }}
+              >
+                Show everybody’s, {data.rows.length}
+              </button>
+            )}
           </div>
         )}
         {rows.length > 0 && (
           <div className="two roundsroom">
-            <Queue rows={rows} at={row?.id ?? ''} more={data?.more ?? 0} />
+            <div className="stack">
+              <Chips
+                label="Whose"
+                options={[
+                  { id: 'all', name: 'everybody’s' },
+                  { id: 'mine', name: 'mine' },
+                ]}
+                value={[mine]}
+                onChange={(v) => setMine(v[0] ?? 'all')}
+                small
+              />
+              <Queue rows={rows} at={row?.id ?? ''} more={data?.more ?? 0} />
+            </div>
             {view && row && (
               <div className="stack" data-round-case={view.number} key={view.id}>
                 <Script row={row} view={view} />
@@ -189,6 +220,7 @@ function Script({ row, view }: { row: S['RoundRow']; view: S['View'] }) {
         </h2>
         <Link to={`/bench/${view.id}/story`}>{view.number}</Link>
       </div>
+      <WhoseCase view={view} />
       <p>
         <b>{row.contact || 'no way to reach them is written down'}</b>
         {row.silent ? ` · ${row.silent} without an answer` : ''} · {row.what} · {kinds[row.kind]?.why}
