@@ -1,6 +1,10 @@
 package season_test
 
 import (
+	"fmt"
+	"math"
+	"math/rand/v2"
+	"slices"
 	"testing"
 
 	"botanik/core/civil"
@@ -8,6 +12,7 @@ import (
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
+	"gonum.org/v1/gonum/stat/distuv"
 	"pgregory.net/rapid"
 )
 
@@ -20,25 +25,128 @@ func on(t require.TestingT, s string) civil.Day {
 func TestASurge(t *testing.T) {
 	today := on(t, "2026-07-20")
 	ago := func(n int) civil.Day { return today.Add(-n) }
+	steady := func(each int) []season.Settled {
+		rows := []season.Settled{}
+		for week := 1; week <= 10; week++ {
+			rows = append(rows, season.Settled{Day: ago(7*week + 3), Cause: "mite", N: each})
+		}
+		return rows
+	}
+	years := func(rows []season.Settled, each, peak int) []season.Settled { // earlier years, with a peak at this time
+		for y := 1; y <= 3; y++ {
+			for week := -2; week <= 12; week++ {
+				n := each
+				if week >= -2 && week <= 2 {
+					n = peak
+				}
+				rows = append(rows, season.Settled{Day: ago(364*y + 7*week + 3), Cause: "mite", N: n})
+			}
+		}
+		return rows
+	}
 	for _, c := range []struct {
 		name string
 		rows []season.Settled
-		want []season.Surge
+		want string // how many, over how many weeks; empty for no surge
 	}{
-		{"nothing came", nil, []season.Surge{}},
-		{"two are no surge", []season.Settled{{ago(1), "mite", 2}}, []season.Surge{}},
-		{"three out of nowhere", []season.Settled{{ago(0), "mite", 1}, {ago(6), "mite", 2}}, []season.Surge{{"mite", 3, 0}}},
-		{"seven days ago was last week", []season.Settled{{ago(7), "mite", 9}}, []season.Surge{}},
-		{"as usual", []season.Settled{{ago(0), "mite", 5}, {ago(10), "mite", 8}, {ago(30), "mite", 8}}, []season.Surge{}},
-		{"more than two and a half times", []season.Settled{{ago(0), "mite", 6}, {ago(10), "mite", 16}}, []season.Surge{{"mite", 6, 2}}},
-		{"exactly two and a half times", []season.Settled{{ago(0), "mite", 5}, {ago(10), "mite", 16}}, []season.Surge{}},
-		{"the eighth week back still counts", []season.Settled{{ago(0), "mite", 5}, {ago(63), "mite", 16}}, []season.Surge{}},
-		{"the ninth does not", []season.Settled{{ago(0), "mite", 5}, {ago(64), "mite", 16}}, []season.Surge{{"mite", 5, 0}}},
-		{"not yet", []season.Settled{{ago(-1), "mite", 9}}, []season.Surge{}},
-		{"most first, then by name", []season.Settled{{ago(0), "rust", 3}, {ago(0), "mite", 3}, {ago(0), "gall", 7}}, []season.Surge{{"gall", 7, 0}, {"mite", 3, 0}, {"rust", 3, 0}}},
+		{"nothing came", nil, ""},
+		{"two are no surge", []season.Settled{{ago(1), "mite", 2}}, ""},
+		{"ten of what was never seen, at a desk that saw much else", append([]season.Settled{{ago(300), "rust", 1}}, season.Settled{Day: ago(2), Cause: "mite", N: 10}), "10 in 1"},
+		{"as ever", append(steady(5), season.Settled{Day: ago(2), Cause: "mite", N: 6}), ""},
+		{"half as many again is chance", append(steady(6), season.Settled{Day: ago(2), Cause: "mite", N: 9}), ""},
+		{"five times as many is not", append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 20}), "20 in 1"},
+		{"doubled for two weeks", append(steady(12)[1:], season.Settled{Day: ago(2), Cause: "mite", N: 26}, season.Settled{Day: ago(9), Cause: "mite", N: 26}), "52 in 2"},
+		{"the rise that every year brings", years(append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 20}), 4, 20), ""},
+		{"far above what every year brings", years(append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 70}), 4, 20), "70 in 1"},
+		{"not yet", []season.Settled{{ago(-1), "mite", 30}, {ago(300), "rust", 1}}, ""},
 	} {
-		assert.Equal(t, c.want, season.Surges(c.rows, today), c.name)
+		got := season.Surges(c.rows, today)
+		says := ""
+		for _, x := range got {
+			says += fmt.Sprintf("%d in %d", x.N, x.Weeks)
+		}
+		assert.Equal(t, c.want, says, "%s: %+v", c.name, got)
 	}
+}
+
+// counts draws what a desk sees: causes with a season of their own, weeks that scatter more
+// than Poisson's (variance one and a half times the mean).
+type counts struct {
+	r    *rand.Rand
+	rate []float64 // a week, at the height
+	peak []float64 // week of the year
+}
+
+func newCounts(seed uint64, causes int) counts {
+	c := counts{r: rand.New(rand.NewPCG(seed, 19))}
+	for range causes {
+		c.rate = append(c.rate, math.Exp(c.r.NormFloat64()*1.1-.7))
+		c.peak = append(c.peak, 18+18*c.r.Float64())
+	}
+	return c
+}
+
+func (c counts) mean(cause, week int) float64 {
+	return c.rate[cause] * (.15 + math.Exp(-math.Pow((math.Mod(float64(week), 52)-c.peak[cause])/7, 2)))
+}
+
+// draw is a gamma-Poisson count of a mean and one and a half times its variance.
+func (c counts) draw(mean float64) int {
+	g := distuv.Gamma{Alpha: 2 * mean, Beta: 2, Src: c.r}.Rand()
+	return int(distuv.Poisson{Lambda: math.Max(g, 1e-9), Src: c.r}.Rand())
+}
+
+// Quiet desks are told of a surge at most once a season; a pest that doubles, of which
+// forty come in a week, is named within two weeks. The counts are drawn by other means than
+// those the test of a surge supposes: with seasons, and from another family of scatter.
+func TestSurgesAreRareInQuietYearsAndSeenWhenTheyCome(t *testing.T) {
+	const causes, years, desks = 60, 4, 6
+	start := on(t, "2022-01-03")
+	alarms, seasons := 0, 0
+	seen, tried := map[float64]int{}, 0
+	for desk := range desks {
+		c := newCounts(uint64(desk)+1, causes)
+		rows := []season.Settled{}
+		named := map[string]int{}
+		for week := range 52 * years {
+			for k := range causes {
+				if n := c.draw(c.mean(k, week)); n > 0 {
+					rows = append(rows, season.Settled{Day: start.Add(7*week + 3), Cause: fmt.Sprint(k), N: n})
+				}
+			}
+			if week < 52 { // a desk has to know something first
+				continue
+			}
+			for _, x := range season.Surges(rows, start.Add(7*week+6)) {
+				if last, ok := named[x.Cause]; !ok || week-last > 3 {
+					alarms++
+				}
+				named[x.Cause] = week
+			}
+		}
+		seasons += years - 1
+		// From now on one pest comes twice as often as before.
+		for range 12 {
+			tried++
+			for _, usual := range []float64{8, 20, 40} {
+				more, found := slices.Clone(rows), false
+				for week := 52*years - 60; week < 52*years; week++ {
+					more = append(more, season.Settled{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(usual)})
+				}
+				for week := 52 * years; week < 52*years+2; week++ {
+					more = append(more, season.Settled{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(2 * usual)})
+					found = found || slices.ContainsFunc(season.Surges(more, start.Add(7*week+6)), func(x season.Surge) bool { return x.Cause == "it" })
+				}
+				if found {
+					seen[usual]++
+				}
+			}
+		}
+	}
+	t.Logf("%.2f false alarms a season; of %d, doubled and named within two weeks: %d of 8 a week, %d of 20, %d of 40", float64(alarms)/float64(seasons), tried, seen[8], seen[20], seen[40])
+	assert.LessOrEqual(t, float64(alarms)/float64(seasons), 1.)
+	assert.GreaterOrEqual(t, float64(seen[40])/float64(tried), .8)
+	assert.Greater(t, seen[40], seen[8])
 }
 
 // A desk that sees the same every week has no surge, however much it sees.

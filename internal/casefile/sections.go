@@ -29,6 +29,7 @@ type Intake struct {
 	Family        string    `json:"family,omitempty" maxLength:"40" doc:"family of an unknown plant"`
 	Form          string    `json:"form,omitempty" enum:"annual,perennial,woody,bulb,houseplant,succulent,conifer,palm,fern,orchid," doc:"form of an unknown plant"`
 	Place         string    `json:"place" enum:"indoors,greenhouse,balcony,garden,orchard"`
+	Square        string    `json:"square,omitempty" maxLength:"2" doc:"square of the district's grid it grows in, A1 to I9; the desk stands in E5"`
 	InBloom       bool      `json:"inBloom,omitempty"`
 	Edible        bool      `json:"edible,omitempty"`
 	NotEaten      bool      `json:"notEaten,omitempty" doc:"nothing of it is eaten, though the book says so of the plant"`

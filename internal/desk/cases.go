@@ -138,7 +138,7 @@ func (s *Service) row(c *Case) (store.Case, error) {
 	if err != nil {
 		return store.Case{}, err
 	}
-	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
+	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Square: c.Intake.Square, Photos: len(c.Photos), Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
 	if v := c.Verdict; v != nil {
 		r.Cause, r.Degree, r.VerdictAt = v.Cause, v.Degree, store.Stamp(v.At)
 	}
@@ -156,6 +156,12 @@ func (s *Service) row(c *Case) (store.Case, error) {
 		}
 	}
 	r.Body = s.wordsOf(&c.Doc)
+	for _, x := range c.Rounds {
+		if x.Handover != nil {
+			r.HandedAt = store.Stamp(x.Handover.At)
+			break
+		}
+	}
 	for i, round := range c.Rounds {
 		for _, g := range round.Given {
 			r.Treatments = append(r.Treatments, store.Treatment{Round: i + 1, Remedy: g.Remedy, Day: g.On})

@@ -9,7 +9,6 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/remedy"
-	"botanik/core/season"
 	"botanik/core/weather"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -156,19 +155,13 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
-	rows, _, err := s.Store.ConfirmedSince(ctx, day.Add(-season.Window).String())
+	surges, err := s.surges(ctx, day)
 	if err != nil {
 		return err
 	}
-	settled := make([]season.Settled, 0, len(rows))
-	for _, r := range rows {
-		if d, err := civil.Parse(r.Day); err == nil {
-			settled = append(settled, season.Settled{Day: d, Cause: r.Cause, N: r.N})
-		}
-	}
-	for _, x := range season.Surges(settled, day) {
+	for _, x := range surges {
 		if k := s.Base().Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
-			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s this week.", x.Week, k.Name), Text: fmt.Sprintf("The desk usually sees %.0f. Ask others with the same plant to look.", x.Usual)})
+			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s in %s.", x.N, k.Name, map[int]string{1: "a week", 2: "two weeks"}[x.Weeks]), Text: fmt.Sprintf("The desk would expect %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
 	lost, err := s.Store.MessagesLost(ctx, store.Stamp(day.Add(-lostBack).Midnight(m.Clock)))

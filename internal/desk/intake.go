@@ -11,6 +11,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
+	"botanik/core/season"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 )
@@ -56,6 +57,9 @@ func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 	}
 	if !slices.Contains(knowledge.Places, in.Place) {
 		l.Add("place", fmt.Sprintf("%q is not a place", in.Place), "use "+strings.Join(knowledge.Places, ", "))
+	}
+	if in.Square = strings.ToUpper(strings.TrimSpace(in.Square)); in.Square != "" && !season.OnGrid(in.Square) {
+		l.Add("square", fmt.Sprintf("%q is no square of the district", in.Square), "use A1 to I9; the desk stands in E5")
 	}
 	for i := range in.Treated {
 		s.checkTreated(&l, fmt.Sprintf("treated[%d]", i), &in.Treated[i], today)

@@ -41,6 +41,8 @@ type Service struct {
 	Now     func() time.Time
 
 	settled experience
+	surged  surged
+	jobs    jobs
 	written *knowledge.Base // the book as its files have it
 	book    atomic.Pointer[book]
 }

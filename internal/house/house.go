@@ -1,6 +1,7 @@
 package house
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -253,6 +254,9 @@ func (m Moment) Spot() weather.Place {
 	return p
 }
 
+// Grid is how wide a square of the district is, km.
+func (id Identity) Grid() float64 { return cmp.Or(id.GridKm, 1) }
+
 // South reports whether the desk lies in the southern half of the world.
 func (id Identity) South() bool { return id.Lat < 0 }
 
@@ -272,6 +276,8 @@ type Identity struct {
 
 	Gateway string `json:"gateway,omitempty" maxLength:"200" doc:"address of the message gateway or the mail server; empty for the simulated one"`
 	Public  string `json:"public,omitempty" maxLength:"200" doc:"address at which growers reach this program, for links in messages"`
+
+	GridKm float64 `json:"gridKm,omitempty" minimum:"0" maximum:"50" doc:"how wide one of the nine by nine squares of the district is, km; 1 when left out"`
 
 	WeatherStation string `json:"weatherStation,omitempty" maxLength:"200" doc:"address of the weather station or its bridge; empty for the simulated one"`
 }

@@ -5,6 +5,7 @@ import (
 	"encoding/base64"
 	"errors"
 	"fmt"
+	"slices"
 	"strings"
 	"unicode"
 
@@ -31,7 +32,11 @@ type Case struct {
 	AskOn     string  `db:"ask_on"`
 	ClosedAt  string  `db:"closed_at"`
 	Outcome   string  `db:"outcome"`
-	Followed  string  `db:"followed"` // yes, partly, no; empty where nobody said
+	Followed  string  `db:"followed"`  // yes, partly, no; empty where nobody said
+	HandedAt  string  `db:"handed_at"` // when it was first handed over
+	Square    string  `db:"square"`    // of the district's grid; empty where nobody said
+	Photos    int     `db:"photos"`
+	ImportID  string  `db:"import_id"` // with what it was brought in from elsewhere
 	Token     string  `db:"token"`
 	CreatedAt string  `db:"created_at"`
 	UpdatedAt string  `db:"updated_at"`
@@ -69,11 +74,11 @@ type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, plant, host_id, place, grower, grower_id, keeper, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, token, created_at, updated_at, version, serial`
+const brief = `id, number, stage, plant, host_id, place, grower, grower_id, keeper, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, handed_at, square, photos, import_id, token, created_at, updated_at, version, serial`
 
 const full = brief + `, doc`
 
-const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :grower_id, :keeper, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :token, :created_at, :updated_at, :version, :serial, :doc)`
+const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :grower_id, :keeper, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :handed_at, :square, :photos, :import_id, :token, :created_at, :updated_at, :version, :serial, :doc)`
 
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
@@ -250,19 +255,24 @@ func (s *Store) SetCases(ctx context.Context, writes ...Write) error {
 	return err
 }
 
+// otherwise are the changes by which somebody says that it was something else; what is
+// taken back was a slip.
+var otherwise = []string{"verdict", "close"}
+
 func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
 	c, from, e := w.Case, w.From, w.Event
 	c.Version = from + 1
 	var was struct {
 		Grower string `db:"grower_id"`
+		Cause  string `db:"cause"`
 		Serial int64  `db:"serial"`
 	}
-	if err := missing(tx.GetContext(ctx, &was, `SELECT grower_id, serial FROM case_file WHERE id = ?`, c.ID)); err != nil {
+	if err := missing(tx.GetContext(ctx, &was, `SELECT grower_id, cause, serial FROM case_file WHERE id = ?`, c.ID)); err != nil {
 		return err
 	}
 	c.Serial = was.Serial // its place in the search table, whatever the caller knows of it
-	res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, grower_id = ?, keeper = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
-		c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.GrowerID, c.Keeper, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+	res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, grower_id = ?, keeper = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, handed_at = ?, square = ?, photos = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
+		c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.GrowerID, c.Keeper, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.HandedAt, c.Square, c.Photos, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
 	if err != nil {
 		return err
 	}
@@ -285,6 +295,11 @@ func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
 	}
 	if err := putGrower(ctx, tx, c); err != nil {
 		return err
+	}
+	if was.Cause != "" && was.Cause != c.Cause && slices.Contains(otherwise, e.Kind) {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO verdict_change (case_id, at, was, became, who) VALUES (?, ?, ?, ?, ?)`, c.ID, e.At, was.Cause, c.Cause, e.Who); err != nil {
+			return err
+		}
 	}
 	if was.Grower != c.GrowerID { // nobody is kept of whom nothing is kept
 		if err := dropGrower(ctx, tx, was.Grower); err != nil {
@@ -402,7 +417,7 @@ func (s *Store) BroughtSince(ctx context.Context, at string) (int, error) {
 // fills a page at a large desk. Anything else than words is passed over.
 func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, error) {
 	whole, begun := []string{}, []string{}
-	for _, w := range strings.FieldsFunc(words, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) }) {
+	for _, w := range wordsOf(words) {
 		whole, begun = append(whole, `"`+w+`"`), append(begun, begins(w))
 	}
 	out := []Case{}
@@ -419,6 +434,10 @@ func (s *Store) Search(ctx context.Context, words string, limit int) ([]Case, er
 	}
 	err := s.matching(ctx, &out, strings.Join(begun, " AND "), limit)
 	return out, err
+}
+
+func wordsOf(text string) []string {
+	return strings.FieldsFunc(text, func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) && !unicode.IsMark(r) })
 }
 
 // numberDigits of a case's number within its year, which people say without the noughts.

@@ -36,6 +36,7 @@ type Store struct {
 	r    *sqlx.DB // readers
 	lock *flock.Flock
 
+	dir    string
 	health health
 	prior  confirmedMemo
 }
@@ -68,9 +69,12 @@ func Open(ctx context.Context, dir string) (*Store, error) {
 	if err != nil {
 		return nil, errors.Join(err, lock.Unlock())
 	}
-	s.lock = lock
+	s.lock, s.dir = lock, dir
 	return s, nil
 }
+
+// Dir is the folder the desk's file lies in; empty for one that was attached.
+func (s *Store) Dir() string { return s.dir }
 
 // Attach opens the file of a folder beside a desk that may be working on it.
 // It neither makes a desk nor changes its tables: a *Trouble when there is none
