@@ -38,12 +38,13 @@ func env(key, or string) string {
 
 func dataDir() string { return env("BOTANIK_DATA", "data") }
 
-func logger() *slog.Logger {
+func logger() (*slog.Logger, *httpapi.Troubles) {
 	level := slog.LevelInfo
 	if os.Getenv("BOTANIK_DEBUG") != "" {
 		level = slog.LevelDebug
 	}
-	return slog.New(slog.NewJSONHandler(os.Stderr, &slog.HandlerOptions{Level: level}))
+	t := httpapi.NewTroubles(slog.NewJSONHandler(os.Stderr, &slog.HandlerOptions{Level: level}))
+	return slog.New(t), t
 }
 
 // open is one desk, open.
@@ -132,7 +133,12 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, h
 		defer close(carried)
 		carry(ctx, o.desk, opts.Log)
 	}()
-	defer func() { stop(); <-done; <-carried }() // before the file is closed
+	copied := make(chan struct{})
+	go func() {
+		defer close(copied)
+		copyByTheClock(ctx, o.desk, opts.Log)
+	}()
+	defer func() { stop(); <-done; <-carried; <-copied; o.desk.StopJobs() }() // before the file is closed
 	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
 	return s.Serve(cmd.Context(), ln)
 }
@@ -153,6 +159,27 @@ func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
 			tick.Stop()
 			return
 		case <-tick.C:
+		}
+	}
+}
+
+// copyEvery is how often it is looked whether a copy of the desk's file is due.
+const copyEvery = 5 * time.Minute
+
+// copyByTheClock writes the copies that House rules plan.
+func copyByTheClock(ctx context.Context, d *desk.Service, log *slog.Logger) {
+	tick := time.NewTicker(copyEvery)
+	defer tick.Stop()
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+		}
+		if done, err := d.BackupIfDue(ctx); err != nil && ctx.Err() == nil {
+			log.Error("the desk's file could not be copied", "err", err)
+		} else if done {
+			log.Info("the desk's file was copied")
 		}
 	}
 }
@@ -182,7 +209,8 @@ func carry(ctx context.Context, d *desk.Service, log *slog.Logger) {
 
 // options of the server, from the environment.
 func options() (httpapi.Options, error) {
-	o := httpapi.Options{Page: web.Dist(), Log: logger(), HTTPS: os.Getenv("BOTANIK_HTTPS") != ""}
+	log, troubles := logger()
+	o := httpapi.Options{Page: web.Dist(), Log: log, Troubles: troubles, HTTPS: os.Getenv("BOTANIK_HTTPS") != ""}
 	for _, p := range strings.FieldsFunc(os.Getenv("BOTANIK_PROXY"), func(r rune) bool { return r == ',' || r == ' ' }) {
 		if a, err := netip.ParseAddr(p); err == nil {
 			o.Proxies = append(o.Proxies, netip.PrefixFrom(a, a.BitLen()))

@@ -14,25 +14,26 @@ import (
 )
 
 // FindInput asks for cases.
+// The query of /find says what each asks for.
 type FindInput struct {
-	Words   string
-	Cause   string
-	Host    string
-	Place   string
-	Square  string
-	Keeper  string
-	Stage   string
-	Outcome string
-	Remedy  string
-	Degree  string
-	Was     string
-	Import  string
-	From    string
-	To      string
-	Photos  string
-	Sort    string
-	Skip    int
-	Most    int
+	Words   string `json:"words,omitempty"`
+	Cause   string `json:"cause,omitempty"`
+	Host    string `json:"host,omitempty"`
+	Place   string `json:"place,omitempty"`
+	Square  string `json:"square,omitempty"`
+	Keeper  string `json:"keeper,omitempty"`
+	Stage   string `json:"stage,omitempty"`
+	Outcome string `json:"outcome,omitempty"`
+	Remedy  string `json:"remedy,omitempty"`
+	Degree  string `json:"degree,omitempty"`
+	Was     string `json:"was,omitempty"`
+	Import  string `json:"import,omitempty"`
+	From    string `json:"from,omitempty"`
+	To      string `json:"to,omitempty"`
+	Photos  string `json:"photos,omitempty"`
+	Sort    string `json:"sort,omitempty"`
+	Skip    int    `json:"skip,omitempty"`
+	Most    int    `json:"most,omitempty"`
 }
 
 // FoundCases is a page of what was found.

@@ -16,46 +16,46 @@ import (
 
 // Imported is what became of records from elsewhere.
 type Imported struct {
-	Batch     string    `json:"batch,omitempty" doc:"by which it can be undone as a whole"`
-	In        int       `json:"in" doc:"cases that are new here"`
-	Same      int       `json:"same,omitempty" doc:"here already, as they are"`
-	Conflicts []string  `json:"conflicts,omitempty" doc:"here already and otherwise: ours stay"`
-	Renamed   []string  `json:"renamed,omitempty" doc:"whose number was taken here, with their new one"`
-	Left      []string  `json:"left,omitempty" doc:"house documents this desk has its own of"`
-	Refused   int       `json:"refused,omitempty" doc:"rows that could not be taken"`
-	Refusals  []Refusal `json:"refusals,omitempty" doc:"the first hundred of them, each with the mend"`
+	Batch     string       `json:"batch,omitempty" doc:"by which it can be undone as a whole"`
+	In        int          `json:"in" doc:"cases that are new here"`
+	Same      int          `json:"same,omitempty" doc:"here already, as they are"`
+	Conflicts []string     `json:"conflicts,omitempty" doc:"here already and otherwise: ours stay"`
+	Renamed   []string     `json:"renamed,omitempty" doc:"whose number was taken here, with their new one"`
+	Left      []string     `json:"left,omitempty" doc:"house documents this desk has its own of"`
+	Refused   int          `json:"refused,omitempty" doc:"rows that could not be taken"`
+	Refusals  []RefusedRow `json:"refusals,omitempty" doc:"the first hundred of them, each with the mend"`
 }
 
-// Refusal is a row that was not taken.
-type Refusal struct {
+// RefusedRow is a row that was not taken.
+type RefusedRow struct {
 	Line int    `json:"line" doc:"of the file, counted from 1"`
 	Text string `json:"text"`
 }
 
 // ImportInput says how a file that was brought is read.
 type ImportInput struct {
-	interchange.Mapping
+	interchange.CardMapping
 	Name  string `json:"name,omitempty" maxLength:"120" doc:"the file's own name"`
 	Loose bool   `json:"loose,omitempty" doc:"what the herbarium does not know by its name is kept as a note, undetermined; else such rows are refused"`
 }
 
 // ImportReading is what a file holds, before anything is kept.
 type ImportReading struct {
-	Kind     string               `json:"kind" enum:"csv,bundle"`
-	Columns  []string             `json:"columns"`
-	Targets  []interchange.Target `json:"targets"`
-	Used     interchange.Mapping  `json:"used" doc:"how it is read: as was said, the rest guessed"`
-	Encoding string               `json:"encoding,omitempty"`
-	Doubts   []string             `json:"doubts"`
-	Rows     int                  `json:"rows"`
-	Good     int                  `json:"good"`
-	Refused  int                  `json:"refused"`
-	Refusals []Refusal            `json:"refusals"`
-	First    []OldCard            `json:"first" doc:"the first few as they are understood"`
-	Desk     string               `json:"desk,omitempty" doc:"whose bundle it is"`
-	Made     time.Time            `json:"made,omitzero"`
-	Cases    int                  `json:"cases,omitempty"`
-	Photos   int                  `json:"photos,omitempty"`
+	Kind     string                  `json:"kind" enum:"csv,bundle"`
+	Columns  []string                `json:"columns"`
+	Targets  []interchange.Target    `json:"targets"`
+	Used     interchange.CardMapping `json:"used" doc:"how it is read: as was said, the rest guessed"`
+	Encoding string                  `json:"encoding,omitempty"`
+	Doubts   []string                `json:"doubts"`
+	Rows     int                     `json:"rows"`
+	Good     int                     `json:"good"`
+	Refused  int                     `json:"refused"`
+	Refusals []RefusedRow            `json:"refusals"`
+	First    []OldCard               `json:"first" doc:"the first few as they are understood"`
+	Desk     string                  `json:"desk,omitempty" doc:"whose bundle it is"`
+	Made     time.Time               `json:"made,omitzero"`
+	Cases    int                     `json:"cases,omitempty"`
+	Photos   int                     `json:"photos,omitempty"`
 }
 
 // firstShown are the records shown before anything is kept.
@@ -69,7 +69,7 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 		return ImportReading{}, err
 	}
 	defer func() { _ = f.Close() }()
-	out := ImportReading{Columns: []string{}, Targets: interchange.Targets, Doubts: []string{}, Refusals: []Refusal{}, First: []OldCard{}}
+	out := ImportReading{Columns: []string{}, Targets: interchange.Targets, Doubts: []string{}, Refusals: []RefusedRow{}, First: []OldCard{}}
 	if isZip(f) {
 		b, err := interchange.OpenBundle(f, size)
 		if err != nil {

@@ -51,7 +51,7 @@ func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeek
 	if in.Columns == nil {
 		in.Columns = interchange.Guess(t.Names)
 	}
-	out.Used = in.Mapping
+	out.Used = in.CardMapping
 	at, err := in.Index(t.Names)
 	if err != nil {
 		return err
@@ -99,7 +99,7 @@ func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeek
 			out.Refused++
 			if len(out.Refusals) < mostRefusals {
 				x := fault.From(err)[0]
-				out.Refusals = append(out.Refusals, Refusal{line, fmt.Sprintf("%s %s; %s", x.Field, x.Problem, x.Mend)})
+				out.Refusals = append(out.Refusals, RefusedRow{line, fmt.Sprintf("%s %s; %s", x.Field, x.Problem, x.Mend)})
 			}
 		default:
 			return err

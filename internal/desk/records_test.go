@@ -300,15 +300,15 @@ func TestOldCardsComeIn(t *testing.T) {
 	assert.Equal(t, "2024-04-03", r.First[0].Brought)
 	assert.Equal(t, "=1+1", r.First[1].Note, "a guard against formulas is taken off")
 
-	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{Mapping: r.Used, Loose: true})
+	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{CardMapping: r.Used, Loose: true})
 	require.NoError(t, err)
 	bad := r.Used
 	bad.Columns = map[string]string{"brought": "Dates", "plant": ""}
-	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{Mapping: bad})
+	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{CardMapping: bad})
 	require.ErrorContains(t, err, "columns.brought")
 	require.ErrorContains(t, err, "columns.plant")
 
-	j := b.worked(b.KeepImport(ctx, boss, id, desk.ImportInput{Mapping: r.Used, Name: "cards.csv", Loose: true}))
+	j := b.worked(b.KeepImport(ctx, boss, id, desk.ImportInput{CardMapping: r.Used, Name: "cards.csv", Loose: true}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 4, j.Import.In, "two of the number A-2: the second is refused")
 	found, err := b.Find(ctx, desk.FindInput{Cause: "two-spotted-mite", Sort: "brought"})

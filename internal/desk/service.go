@@ -43,6 +43,7 @@ type Service struct {
 	settled experience
 	surged  surged
 	jobs    jobs
+	begun   time.Time
 	written *knowledge.Base // the book as its files have it
 	book    atomic.Pointer[book]
 }
@@ -92,7 +93,7 @@ func (s *Service) openBook(l knowledge.Local) {
 // New makes a service over an open store; standIn gives the hours of weather that nobody
 // measured or foretold.
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, written: base, Now: now}
+	s := &Service{Store: st, written: base, Now: now, begun: now()}
 	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
 		return id.WeatherStation, err

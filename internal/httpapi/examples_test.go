@@ -8,6 +8,7 @@ import (
 	"os"
 	"strings"
 	"testing"
+	"time"
 
 	"botanik/internal/demo"
 	"botanik/internal/httpapi"
@@ -176,6 +177,51 @@ func TestExamples(t *testing.T) {
 	ask("set-away", "/api/v1/workload/away", away)
 	ask("end-away", "/api/v1/workload/away/end", map[string]any{"account": some(1), "first": "2099-08-01"})
 	read("day", "/api/v1/day")
+
+	read("season", "/api/v1/season")
+	read("find", "/api/v1/find?cause=two-spotted-mite&sort=-brought&most=2")
+	saved := ask("save-search", "/api/v1/searches", map[string]any{"name": "mites on beans", "query": "cause=two-spotted-mite&host=french-bean"})
+	read("saved-searches", "/api/v1/searches")
+	keep("drop-search", nil, o.call("DELETE", "/api/v1/searches/"+firstID(t, saved.Raw), nil), 200)
+	read("record-tables", "/api/v1/records")
+	ask("export-records", "/api/v1/records/export", map[string]any{"what": "cases", "find": map[string]any{"cause": "two-spotted-mite"}})
+	up := ask("bring-file", "/api/v1/imports", map[string]any{"name": "cards.csv"}).Body["id"].(string)
+	part := o.call("PUT", "/api/v1/imports/"+up+"?offset=0", "date,plant,diagnosis\n2024-05-02,Rose,rust\n2024-05-32,Rose,rust\n", "Content-Type", "application/octet-stream")
+	keep("bring-part", nil, part, 200)
+	ask("read-import", "/api/v1/imports/"+up+"/read", map[string]any{})
+	work := ask("keep-import", "/api/v1/imports/"+up+"/keep", map[string]any{"name": "cards.csv"})
+	require.Eventually(t, func() bool {
+		return many(t, o.call("GET", "/api/v1/jobs", nil).Raw)[0]["state"] == "done"
+	}, time.Minute, 10*time.Millisecond)
+	read("jobs", "/api/v1/jobs")
+	keep("stop-job", nil, o.call("DELETE", "/api/v1/jobs/"+work.Body["id"].(string), nil), 200)
+	batch := firstID(t, read("imports", "/api/v1/imports").Raw)
+	ask("undo-import", "/api/v1/imports/"+batch+"/undo", map[string]any{})
+	health := read("health", "/api/v1/keeping")
+	keeping := map[string]any{"every": "day", "hour": 2, "keep": 10}
+	keep("set-keeping", keeping, o.call("PUT", "/api/v1/keeping", keeping, "If-Match", fmt.Sprintf("%q", fmt.Sprint(health.Body["version"]))), 200)
+	ask("backup-now", "/api/v1/keeping/now", map[string]any{})
+	ask("check-file", "/api/v1/keeping/check", map[string]any{})
+	read("troubles", "/api/v1/keeping/troubles")
+	asked := ask("invite", "/api/v1/people/invite", map[string]any{"login": "petra", "name": "Petra", "role": "trainee"})
+	path := asked.Body["path"].(string)
+	newcomer := asked.Body["person"].(map[string]any)["id"].(string)
+	ask("invite-again", "/api/v1/people/"+newcomer+"/invite", map[string]any{})
+	again := o.call("POST", "/api/v1/people/"+newcomer+"/invite", map[string]any{}).Body["path"].(string)
+	require.Equal(t, 404, c.call("GET", "/api/v1"+path, nil).Status, "the address before has ended")
+	keep("invited", nil, c.call("GET", "/api/v1"+again, nil), 200)
+	keep("join", map[string]any{"password": "a-long-password"}, c.call("POST", "/api/v1"+again, map[string]any{"password": "a-long-password"}), 200)
+	require.Equal(t, 404, c.call("POST", "/api/v1"+again, map[string]any{"password": "another-password"}).Status, "good once")
+	c.signIn("ansel")
+	ansel := ""
+	for _, p := range many(t, o.call("GET", "/api/v1/people", nil).Raw) {
+		if p["login"] == "ansel" {
+			ansel = p["id"].(string)
+		}
+	}
+	open := read("sessions", "/api/v1/people/"+ansel+"/sessions")
+	keep("end-session", nil, o.call("DELETE", "/api/v1/people/"+ansel+"/sessions/"+firstID(t, open.Raw), nil), 200)
+	read("people-trace", "/api/v1/people/trace")
 
 	h := read("house", "/api/v1/house")
 	rules := map[string]any{"policy": map[string]any{"pyrethrins": map[string]any{"use": "heavy", "why": "the market keeps bees on the roof"}}}

@@ -131,6 +131,8 @@ func (s *Server) routes() {
 	s.weatherRoutes()
 	s.messageRoutes()
 	s.growerRoutes()
+	s.seasonRoutes()
+	s.joinRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in

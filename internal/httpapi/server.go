@@ -51,6 +51,8 @@ type Options struct {
 	Proxies []netip.Prefix // whose X-Forwarded-For and -Proto are believed
 	HTTPS   bool           // people come by https: cookies only there, HSTS
 	Camera  *camera.Client // of the microscope; nil when there is none
+
+	Troubles *Troubles // errors of late; nil when nobody remembers them
 }
 
 // Server is the API and the page over one desk.
@@ -83,6 +85,7 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 	s.App.Get("/p/:token/days.ics", s.growerDays)
 	s.App.Get("/c/:file", s.calendarFeed)
 	s.App.Get("/drawings/:cause", s.drawing)
+	s.App.Get("/files/:id", s.jobFile)
 	s.API = humafiber.New(s.App, apiConfig())
 	s.routes()
 	s.App.Use(s.static)

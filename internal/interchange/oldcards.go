@@ -44,8 +44,8 @@ var Targets = []Target{
 	{ID: "note", Name: "A note", like: []string{"remarks", "comment", "notes"}},
 }
 
-// Mapping says which column is what, by the column's name, and how days are written.
-type Mapping struct {
+// CardMapping says which column is what, by the column's name, and how days are written.
+type CardMapping struct {
 	Columns map[string]string `json:"columns,omitempty" doc:"column for each target; a target that is left out or empty is read from none"`
 	Days    string            `json:"days,omitempty" enum:"day first,month first," doc:"how 3/4/2024 is meant; found out where some day says it, else day first"`
 }
@@ -211,7 +211,7 @@ func Guess(names []string) map[string]string {
 
 // Index turns a mapping into the place of each target's column. Errors name
 // columns.TARGET.
-func (m Mapping) Index(names []string) (map[string]int, error) {
+func (m CardMapping) Index(names []string) (map[string]int, error) {
 	var l fault.List
 	out := map[string]int{}
 	for _, t := range Targets {

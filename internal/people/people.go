@@ -121,7 +121,16 @@ func (s *Service) Add(ctx context.Context, who Person, p NewPerson) (Person, err
 		}
 		return Person{}, err
 	}
-	return person(a), nil
+	return person(a), s.tell(ctx, who, a.ID, fmt.Sprintf("let %s in as %s", a.Name, a.Role))
+}
+
+// tell writes who did what about who may sign in.
+func (s *Service) tell(ctx context.Context, who Person, account, text string) error {
+	by := who.Name
+	if who.ID == "" {
+		by = "the command line"
+	}
+	return s.store.TellAccount(context.WithoutCancel(ctx), store.AccountEvent{At: store.Stamp(s.now()), Who: by, Account: account, Text: text})
 }
 
 func (s *Service) hashed(ctx context.Context, password string) (hash string, err error) {
@@ -159,8 +168,10 @@ func (s *Service) Set(ctx context.Context, who Person, id string, c Change) (Acc
 			return Account{}, err
 		}
 	}
+	said := []string{}
 	a, err := s.store.SetAccount(ctx, id, func(a *store.Account, all []store.Account) (bool, error) {
 		was := *a
+		defer func() { said = changes(was, *a) }()
 		if c.Name != nil {
 			a.Name = *c.Name
 		}
@@ -181,7 +192,31 @@ func (s *Service) Set(ctx context.Context, who Person, id string, c Change) (Acc
 		}
 		return !a.Active || hash != "", nil
 	}, "")
+	if err == nil && len(said) > 0 {
+		err = s.tell(ctx, who, id, strings.Join(said, "; "))
+	}
 	return account(a), err
+}
+
+// changes are what became different of an account, in words.
+func changes(was, is store.Account) []string {
+	out := []string{}
+	if was.Name != is.Name {
+		out = append(out, was.Name+" is called "+is.Name)
+	}
+	if was.Role != is.Role {
+		out = append(out, fmt.Sprintf("made %s %s", is.Name, is.Role))
+	}
+	switch {
+	case was.Active && !is.Active:
+		out = append(out, "switched "+is.Name+" off")
+	case !was.Active && is.Active:
+		out = append(out, "let "+is.Name+" in again")
+	}
+	if was.Hash != is.Hash {
+		out = append(out, "gave "+is.Name+" a new password")
+	}
+	return out
 }
 
 // SetPassword changes one's own password and ends every other session of one's
@@ -215,7 +250,10 @@ func (s *Service) SetPassword(ctx context.Context, who Person, token, address, o
 		a.Hash = hash
 		return true, nil
 	}, hashToken(token))
-	return err
+	if err != nil {
+		return err
+	}
+	return s.tell(ctx, who, who.ID, "chose a new password")
 }
 
 // Account is a person as the coordinator sees them.

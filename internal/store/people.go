@@ -120,3 +120,74 @@ func (s *Store) DropSession(ctx context.Context, tokenHash string) error {
 	_, err := s.w.ExecContext(ctx, `DELETE FROM session WHERE token_hash = ?`, tokenHash)
 	return err
 }
+
+// SessionsOf lists somebody's sessions that have not run out, the last used first.
+func (s *Store) SessionsOf(ctx context.Context, account string, now time.Time) ([]Session, error) {
+	out := []Session{}
+	err := s.r.SelectContext(ctx, &out, `SELECT token_hash, account_id, csrf, created_at, expires_at, seen_at FROM session WHERE account_id = ? AND expires_at >= ? ORDER BY seen_at DESC, token_hash`, account, Stamp(now))
+	return out, err
+}
+
+// EndSession ends one of somebody's sessions; ErrNotFound when it is not theirs.
+func (s *Store) EndSession(ctx context.Context, account, tokenHash string) error {
+	res, err := s.w.ExecContext(ctx, `DELETE FROM session WHERE token_hash = ? AND account_id = ?`, tokenHash, account)
+	if err != nil {
+		return err
+	}
+	if n, _ := res.RowsAffected(); n == 0 {
+		return ErrNotFound
+	}
+	return nil
+}
+
+// AccountEvent is a line of what was done about who may sign in.
+type AccountEvent struct {
+	At      string `db:"at"`
+	Who     string `db:"who"`
+	Account string `db:"account_id"`
+	Text    string `db:"text"`
+}
+
+// TellAccount writes such a line.
+func (s *Store) TellAccount(ctx context.Context, e AccountEvent) error {
+	_, err := s.w.NamedExecContext(ctx, `INSERT INTO account_event (at, who, account_id, text) VALUES (:at, :who, :account_id, :text)`, e)
+	return err
+}
+
+// AccountEvents are the newest of those lines.
+func (s *Store) AccountEvents(ctx context.Context, most int) ([]AccountEvent, error) {
+	out := []AccountEvent{}
+	err := s.r.SelectContext(ctx, &out, `SELECT at, who, account_id, text FROM account_event ORDER BY at DESC, rowid DESC LIMIT ?`, most)
+	return out, err
+}
+
+// AddInvite keeps an address by which somebody chooses their password; those before it end.
+func (s *Store) AddInvite(ctx context.Context, tokenHash, account, until string) error {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		if _, err := tx.ExecContext(ctx, `DELETE FROM invite WHERE account_id = ?`, account); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `INSERT INTO invite (token_hash, account_id, expires_at) VALUES (?, ?, ?)`, tokenHash, account, until)
+		return err
+	})
+}
+
+// Invited finds whom an address lets in; ErrNotFound when it leads nowhere any more.
+func (s *Store) Invited(ctx context.Context, tokenHash, now string) (Account, error) {
+	var a Account
+	err := s.r.GetContext(ctx, &a, `SELECT `+accountColumns+` FROM account WHERE active = 1 AND id = (SELECT account_id FROM invite WHERE token_hash = ? AND expires_at >= ?)`, tokenHash, now)
+	return a, missing(err)
+}
+
+// TakeInvite uses an address up and keeps the password that was chosen, together; ErrNotFound
+// when somebody was quicker.
+func (s *Store) TakeInvite(ctx context.Context, tokenHash, now, hash string) error {
+	return s.tx(ctx, func(tx *sqlx.Tx) error {
+		var account string
+		if err := missing(tx.GetContext(ctx, &account, `DELETE FROM invite WHERE token_hash = ? AND expires_at >= ? RETURNING account_id`, tokenHash, now)); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `UPDATE account SET hash = ? WHERE id = ? AND active = 1`, hash, account)
+		return err
+	})
+}

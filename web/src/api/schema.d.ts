@@ -860,6 +860,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/find": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Cases by words and by what they are
+         * @description Cases by words and by what they are. Needs a session.
+         */
+        get: operations["find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/growers": {
         parameters: {
             query?: never;
@@ -1048,6 +1068,258 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/imports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What was brought in from elsewhere
+         * @description What was brought in from elsewhere. Needs a session.
+         */
+        get: operations["imports"];
+        put?: never;
+        /**
+         * Begin to bring a file of records (coordinator)
+         * @description Begin to bring a file of records (coordinator). Needs a session and its token.
+         */
+        post: operations["bring-file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Bring the next part of a file, at most 4 MB (coordinator)
+         * @description Bring the next part of a file, at most 4 MB (coordinator). Needs a session and its token.
+         */
+        put: operations["bring-part"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{id}/keep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin to take in what it holds (coordinator)
+         * @description Begin to take in what it holds (coordinator). Needs a session and its token.
+         */
+        post: operations["keep-import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{id}/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What a file that was brought holds; nothing is kept (coordinator)
+         * @description What a file that was brought holds; nothing is kept (coordinator). Needs a session and its token.
+         */
+        post: operations["read-import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/imports/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take out what was brought in at once and nobody worked on since (coordinator)
+         * @description Take out what was brought in at once and nobody worked on since (coordinator). Needs a session and its token.
+         */
+        post: operations["undo-import"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Long work that is going on or has ended
+         * @description Long work that is going on or has ended. Needs a session.
+         */
+        get: operations["jobs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/jobs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Cancel long work
+         * @description Cancel long work. Needs a session and its token.
+         */
+        delete: operations["stop-job"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/join/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Whom an address lets in
+         * @description Whom an address lets in. Needs no session.
+         */
+        get: operations["invited"];
+        put?: never;
+        /**
+         * Choose one's own password, once
+         * @description Choose one's own password, once. Needs no session.
+         */
+        post: operations["join"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/keeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * How the desk's file and its copies stand (coordinator)
+         * @description How the desk's file and its copies stand (coordinator). Needs a session.
+         */
+        get: operations["health"];
+        /**
+         * When the desk's file is copied by itself (coordinator)
+         * @description When the desk's file is copied by itself (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["set-keeping"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/keeping/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look the desk's whole file over (coordinator)
+         * @description Look the desk's whole file over (coordinator). Needs a session and its token.
+         */
+        post: operations["check-file"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/keeping/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy the desk's file at once (coordinator)
+         * @description Copy the desk's file at once (coordinator). Needs a session and its token.
+         */
+        post: operations["backup-now"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/keeping/troubles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What went wrong inside the program in the last seven days (coordinator)
+         * @description What went wrong inside the program in the last seven days (coordinator). Needs a session.
+         */
+        get: operations["troubles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/need": {
         parameters: {
             query?: never;
@@ -1112,6 +1384,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/people/invite": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask somebody new in, who chooses their own password (coordinator)
+         * @description Ask somebody new in, who chooses their own password (coordinator). Needs a session and its token.
+         */
+        post: operations["invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/trace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who let whom in, switched whom off, gave whom which role (coordinator)
+         * @description Who let whom in, switched whom off, gave whom which role (coordinator). Needs a session.
+         */
+        get: operations["people-trace"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/people/{id}": {
         parameters: {
             query?: never;
@@ -1132,6 +1444,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/people/{id}/invite": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Another address to choose a password at (coordinator)
+         * @description Another address to choose a password at (coordinator). Needs a session and its token.
+         */
+        post: operations["invite-again"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{id}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Where somebody is signed in: oneself, or for a coordinator anybody
+         * @description Where somebody is signed in: oneself, or for a coordinator anybody. Needs a session.
+         */
+        get: operations["sessions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/people/{id}/sessions/{session}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * End one of them
+         * @description End one of them. Needs a session and its token.
+         */
+        delete: operations["end-session"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/place": {
         parameters: {
             query?: never;
@@ -1146,6 +1518,46 @@ export interface paths {
          * @description Dust, drench or helpers over a bed, pots or plants. Needs a session and its token.
          */
         post: operations["place"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The tables that leave the desk, with their columns and units
+         * @description The tables that leave the desk, with their columns and units. Needs a session.
+         */
+        get: operations["record-tables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/records/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Begin to write a file of records
+         * @description Begin to write a file of records. Needs a session and its token.
+         */
+        post: operations["export-records"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1352,6 +1764,70 @@ export interface paths {
          * @description Find cases by words. Needs a session.
          */
         get: operations["search"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One's own kept questions
+         * @description One's own kept questions. Needs a session.
+         */
+        get: operations["saved-searches"];
+        put?: never;
+        /**
+         * Keep a question for oneself
+         * @description Keep a question for oneself. Needs a session and its token.
+         */
+        post: operations["save-search"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/searches/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Take a kept question out
+         * @description Take a kept question out. Needs a session and its token.
+         */
+        delete: operations["drop-search"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/season": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * What came in over some weeks, what was done and what came of it
+         * @description What came in over some weeks, what was done and what came of it. Needs a session.
+         */
+        get: operations["season"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1906,6 +2382,18 @@ export interface components {
             /** @description day the stretch begins, YYYY-MM-DD */
             first: string;
         };
+        Backup: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            cases: number;
+            file: string;
+            /** @description its file still lies there */
+            there: boolean;
+            trouble?: string;
+        };
         Beside: {
             remedy: string;
             /** @description low, middle, top or a rate */
@@ -1916,6 +2404,21 @@ export interface components {
             on: string[];
             remedy: string;
             why: string;
+        };
+        BookHealth: {
+            /** Format: int64 */
+            causes: number;
+            /** Format: int64 */
+            findings: number;
+            /** Format: int64 */
+            hosts: number;
+            /**
+             * Format: int64
+             * @description causes and remedies of the desk's own folder
+             */
+            own: number;
+            /** Format: int64 */
+            remedies: number;
         };
         Borne: {
             /**
@@ -1930,6 +2433,10 @@ export interface components {
             share?: number;
             /** @description where the figure is from; this house when left out */
             source?: string;
+        };
+        BringBody: {
+            /** @description the file's own name */
+            name: string;
         };
         Calibration: {
             /** Format: date-time */
@@ -1961,6 +2468,17 @@ export interface components {
             p: number;
             reason: string;
             regulated: boolean;
+        };
+        CardMapping: {
+            /** @description column for each target; a target that is left out or empty is read from none */
+            columns?: {
+                [key: string]: string;
+            };
+            /**
+             * @description how 3/4/2024 is meant; found out where some day says it, else day first
+             * @enum {string}
+             */
+            days?: "day first" | "month first" | "";
         };
         CaseAdvice: {
             always: string[];
@@ -2096,6 +2614,12 @@ export interface components {
             /** @description the field's own word */
             term: string;
         };
+        Checked: {
+            /** Format: date-time */
+            at: string;
+            said: string;
+            whole: boolean;
+        };
         Chosen: {
             /** @enum {string} */
             by: "default" | "house" | "case";
@@ -2153,6 +2677,12 @@ export interface components {
             source: string;
             /** @description groups of stages, lowest first */
             stages: string[];
+        };
+        Column: {
+            doc: string;
+            name: string;
+            unit?: string;
+            who?: boolean;
         };
         Condition: {
             /**
@@ -2427,6 +2957,42 @@ export interface components {
             /** @description in a few words */
             words: string;
         };
+        DeskHealth: {
+            /** @description the newest first */
+            backups: components["schemas"]["Backup"][];
+            book: components["schemas"]["BookHealth"];
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            cases: number;
+            /** @description where the copies lie */
+            folder: string;
+            keeping: components["schemas"]["Keeping"];
+            /**
+             * Format: int64
+             * @description lines of all stories
+             */
+            lines: number;
+            /** Format: date-time */
+            next?: string;
+            /**
+             * Format: int64
+             * @description growers
+             */
+            people: number;
+            /** Format: int64 */
+            photos: number;
+            /**
+             * Format: date-time
+             * @description since when this program runs
+             */
+            running: string;
+            /**
+             * Format: int64
+             * @description of the keeping, for changing it
+             */
+            version: number;
+        };
         Device: {
             /**
              * Format: double
@@ -2450,6 +3016,12 @@ export interface components {
         DeviceSlide: {
             id: string;
             name: string;
+        };
+        Done: {
+            /** Format: date-time */
+            at: string;
+            text: string;
+            who: string;
         };
         Dose: {
             /** Format: double */
@@ -2481,6 +3053,27 @@ export interface components {
             /** Format: double */
             neededHours: number;
             spell: components["schemas"]["Spell"];
+        };
+        ExportInput: {
+            /**
+             * @description how exactly a Darwin Core archive says where: the square, the district as a whole, or not at all; the district when left out
+             * @enum {string}
+             */
+            coarse?: "square" | "desk" | "none" | "";
+            /** @description which cases; all where nothing is asked for. A bundle always has all */
+            find?: components["schemas"]["FindInput"];
+            /**
+             * @description of a Darwin Core archive
+             * @enum {string}
+             */
+            license?: "CC0-1.0" | "CC-BY-4.0" | "CC-BY-NC-4.0" | "";
+            /** @description with names and addresses (coordinator) */
+            people?: boolean;
+            /**
+             * @description a table as CSV, the bundle of everything, or a Darwin Core archive of occurrences
+             * @enum {string}
+             */
+            what: "cases" | "looks" | "treatments" | "bundle" | "darwin-core";
         };
         Factor: {
             /** Format: double */
@@ -2537,6 +3130,28 @@ export interface components {
             /** Format: double */
             levelMl: number;
             text: string;
+        };
+        FindInput: {
+            cause?: string;
+            degree?: string;
+            from?: string;
+            host?: string;
+            import?: string;
+            keeper?: string;
+            /** Format: int64 */
+            most?: number;
+            outcome?: string;
+            photos?: string;
+            place?: string;
+            remedy?: string;
+            /** Format: int64 */
+            skip?: number;
+            sort?: string;
+            square?: string;
+            stage?: string;
+            to?: string;
+            was?: string;
+            words?: string;
         };
         Finding: {
             cluster?: string;
@@ -2615,6 +3230,41 @@ export interface components {
             also?: string[];
             /** @description by id */
             person: string;
+        };
+        FoundCase: {
+            askOn?: string;
+            cause?: string;
+            causeName?: string;
+            /** Format: double */
+            certainty: number;
+            /** Format: date-time */
+            createdAt: string;
+            degree?: string;
+            grower: string;
+            id: string;
+            /** @description account whose case it is */
+            keeper?: string;
+            line: string;
+            number: string;
+            outcome?: string;
+            /** Format: int64 */
+            photos: number;
+            place?: string;
+            plant: string;
+            square?: string;
+            stage: string;
+            /** Format: int64 */
+            urgency: number;
+            /** Format: int64 */
+            version: number;
+        };
+        FoundCases: {
+            cases: components["schemas"]["FoundCase"][];
+            /**
+             * Format: int64
+             * @description how many there are in all
+             */
+            n: number;
         };
         Gap: {
             /** Format: date-time */
@@ -2742,6 +3392,11 @@ export interface components {
             authority: string;
             /** @description address of the message gateway or the mail server; empty for the simulated one */
             gateway?: string;
+            /**
+             * Format: double
+             * @description how wide one of the nine by nine squares of the district is, km; 1 when left out
+             */
+            gridKm?: number;
             /** @description where undetermined samples are sent, and how packed */
             lab: string;
             /** Format: double */
@@ -2765,6 +3420,86 @@ export interface components {
             weatherStation?: string;
             /** @description time zone, like Europe/London */
             zone: string;
+        };
+        ImportBatch: {
+            /** Format: date-time */
+            at: string;
+            /** Format: int64 */
+            cases: number;
+            id: string;
+            kind: string;
+            name: string;
+            undone?: boolean;
+            who: string;
+        };
+        ImportInput: {
+            /** @description column for each target; a target that is left out or empty is read from none */
+            columns?: {
+                [key: string]: string;
+            };
+            /**
+             * @description how 3/4/2024 is meant; found out where some day says it, else day first
+             * @enum {string}
+             */
+            days?: "day first" | "month first" | "";
+            /** @description what the herbarium does not know by its name is kept as a note, undetermined; else such rows are refused */
+            loose?: boolean;
+            /** @description the file's own name */
+            name?: string;
+        };
+        ImportReading: {
+            /** Format: int64 */
+            cases?: number;
+            columns: string[];
+            /** @description whose bundle it is */
+            desk?: string;
+            doubts: string[];
+            encoding?: string;
+            /** @description the first few as they are understood */
+            first: components["schemas"]["OldCard"][];
+            /** Format: int64 */
+            good: number;
+            /** @enum {string} */
+            kind: "csv" | "bundle";
+            /** Format: date-time */
+            made?: string;
+            /** Format: int64 */
+            photos?: number;
+            refusals: components["schemas"]["RefusedRow"][];
+            /** Format: int64 */
+            refused: number;
+            /** Format: int64 */
+            rows: number;
+            targets: components["schemas"]["Target"][];
+            /** @description how it is read: as was said, the rest guessed */
+            used: components["schemas"]["CardMapping"];
+        };
+        Imported: {
+            /** @description by which it can be undone as a whole */
+            batch?: string;
+            /** @description here already and otherwise: ours stay */
+            conflicts?: string[];
+            /**
+             * Format: int64
+             * @description cases that are new here
+             */
+            in: number;
+            /** @description house documents this desk has its own of */
+            left?: string[];
+            /** @description the first hundred of them, each with the mend */
+            refusals?: components["schemas"]["RefusedRow"][];
+            /**
+             * Format: int64
+             * @description rows that could not be taken
+             */
+            refused?: number;
+            /** @description whose number was taken here, with their new one */
+            renamed?: string[];
+            /**
+             * Format: int64
+             * @description here already, as they are
+             */
+            same?: number;
         };
         Intake: {
             /** @description what was brought: a leaf in a bag, the whole pot */
@@ -2801,6 +3536,8 @@ export interface components {
             /** @description the plant in plain words */
             plant: string;
             pond?: boolean;
+            /** @description square of the district's grid it grows in, A1 to I9; the desk stands in E5 */
+            square?: string;
             /** @description what the grower saw and when it began */
             story: string;
             treated?: components["schemas"]["Treated"][];
@@ -2809,6 +3546,44 @@ export interface components {
              * @description 0 can wait … 3 now
              */
             urgency?: number;
+        };
+        Invite: {
+            /** @description on this desk's own address; good once */
+            path: string;
+            person: components["schemas"]["Person"];
+            /** Format: date-time */
+            until: string;
+        };
+        InvitedAs: {
+            desk: string;
+            login: string;
+            name: string;
+        };
+        Job: {
+            /** Format: date-time */
+            begun: string;
+            /** Format: int64 */
+            done: number;
+            /** @description a file lies ready to be fetched */
+            file?: boolean;
+            id: string;
+            /** @description what was brought in */
+            import?: components["schemas"]["Imported"];
+            /** @enum {string} */
+            kind: "export" | "import";
+            name: string;
+            /** @description what came of it, or why it failed */
+            said?: string;
+            /** @enum {string} */
+            state: "running" | "done" | "failed" | "cancelled";
+            /**
+             * Format: int64
+             * @description 0 while it is not known
+             */
+            total: number;
+        };
+        JoinBody: {
+            password: string;
         };
         Judged: {
             air: components["schemas"]["Hour"];
@@ -2834,6 +3609,23 @@ export interface components {
         Keeper: {
             id: string;
             name: string;
+        };
+        Keeping: {
+            /**
+             * @description how often; a week begins on Monday
+             * @enum {string}
+             */
+            every: "never" | "day" | "week";
+            /**
+             * Format: int64
+             * @description of the desk's clock
+             */
+            hour: number;
+            /**
+             * Format: int64
+             * @description how many are kept; older ones are taken away when a newer one is whole
+             */
+            keep: number;
         };
         KeptByThem: {
             askOn?: string;
@@ -3049,6 +3841,12 @@ export interface components {
              * @enum {string}
              */
             report?: "yes" | "no" | "";
+        };
+        Logged: {
+            /** Format: date-time */
+            at: string;
+            what: string;
+            why?: string;
         };
         LookAlike: {
             cause: string;
@@ -3284,6 +4082,108 @@ export interface components {
             what: string;
             why: string;
         };
+        NamedAdvice: {
+            /** Format: int64 */
+            better: number;
+            cause: string;
+            causeName: string;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description of the share that got better, 95 %, Wilson
+             */
+            low: number;
+            /**
+             * Format: int64
+             * @description closed cases whose outcome is known
+             */
+            n: number;
+            remedy: string;
+            remedyName: string;
+        };
+        NamedArrival: {
+            cause: string;
+            /** @description the first this year, YYYY-MM-DD; empty while none came */
+            day?: string;
+            /**
+             * Format: double
+             * @description degree-days above its lower threshold from the start of the year to that day
+             */
+            degreeDays?: number;
+            /**
+             * Format: int64
+             * @description days before the usual one; below 0 after it
+             */
+            early: number;
+            /**
+             * Format: double
+             * @description the threshold, °C
+             */
+            lowerC?: number;
+            name: string;
+            /** @description the mean first day of earlier years, set into this one */
+            usual?: string;
+            /**
+             * Format: double
+             * @description the mean of earlier years
+             */
+            usualDegreeDays?: number;
+            /**
+             * Format: int64
+             * @description days by which earlier years lay apart from it, one standard deviation
+             */
+            within?: number;
+            /** Format: double */
+            withinDegreeDays?: number;
+            /**
+             * Format: int64
+             * @description earlier years it came in
+             */
+            years: number;
+        };
+        NamedBand: {
+            /** @description cause; other for the rest, undetermined where nobody could tell */
+            key: string;
+            kind?: string;
+            /** Format: int64 */
+            n: number;
+            name: string;
+            /** @description samples in each week, from the first */
+            weeks: number[];
+        };
+        NamedMistake: {
+            became?: string;
+            becameName: string;
+            /** Format: int64 */
+            n: number;
+            was: string;
+            wasName: string;
+        };
+        NamedSurge: {
+            cause: string;
+            /**
+             * Format: double
+             * @description how often so many or more come by chance alone
+             */
+            chance: number;
+            /**
+             * Format: int64
+             * @description samples in those weeks
+             */
+            n: number;
+            name: string;
+            /**
+             * Format: double
+             * @description samples expected in them, by the weeks before and by earlier years
+             */
+            usual: number;
+            /**
+             * Format: int64
+             * @description over how many weeks up to today it is counted: one or two
+             */
+            weeks: number;
+        };
         Need: {
             lines: string[];
             /** Format: double */
@@ -3335,6 +4235,12 @@ export interface components {
              * @enum {string}
              */
             unit?: "division" | "pixel" | "";
+        };
+        NewInvite: {
+            login: string;
+            name: string;
+            /** @enum {string} */
+            role: "coordinator" | "advisor" | "trainee";
         };
         NewPerson: {
             login: string;
@@ -3424,9 +4330,40 @@ export interface components {
             when?: string;
             worth?: string;
         };
+        OldCard: {
+            brought: string;
+            /** @description what it was called, where the herbarium does not know it */
+            called?: string;
+            cause?: string;
+            contact?: string;
+            grower?: string;
+            host?: string;
+            note?: string;
+            number?: string;
+            outcome: string;
+            place: string;
+            plant: string;
+            remedy?: string;
+            square?: string;
+            story?: string;
+        };
         "Open-feedRequest": {
             /** @description which grower, by id; the desk's calendar when left out */
             person?: string;
+        };
+        OpenSession: {
+            /** Format: date-time */
+            begun: string;
+            /** @description the one that asks */
+            here?: boolean;
+            id: string;
+            /**
+             * Format: date-time
+             * @description when it was last used, to a quarter of an hour
+             */
+            last: string;
+            /** Format: date-time */
+            until: string;
         };
         Option: {
             /** @description what the program does under it, in one plain sentence */
@@ -3881,6 +4818,14 @@ export interface components {
              */
             row: number;
         };
+        RefusedRow: {
+            /**
+             * Format: int64
+             * @description of the file, counted from 1
+             */
+            line: number;
+            text: string;
+        };
         Remedy: {
             /** @description of such a one, what a litre of finished mix holds; approximate */
             active?: components["schemas"]["Active"];
@@ -4096,6 +5041,17 @@ export interface components {
             take: number;
             where: string;
         };
+        SaveBody: {
+            name: string;
+            /** @description as it stands behind the ? of the address */
+            query: string;
+        };
+        SavedSearch: {
+            id: string;
+            name: string;
+            /** @description as it stands behind the ? of the address */
+            query: string;
+        };
         School: {
             default: string;
             from?: string;
@@ -4111,6 +5067,61 @@ export interface components {
             option: string;
             /** @description question of the trade */
             school: string;
+        };
+        Season: {
+            /** @description what was put on and what came of it, from five known ends on */
+            advised: components["schemas"]["NamedAdvice"][];
+            arrivals: components["schemas"]["NamedArrival"][];
+            bands: components["schemas"]["NamedBand"][];
+            /**
+             * Format: int64
+             * @description samples in the same weeks a year earlier
+             */
+            before: number;
+            desk: string;
+            from: string;
+            /**
+             * Format: double
+             * @description how wide a square is
+             */
+            gridKm: number;
+            /** @description by plant, the most first */
+            hosts: components["schemas"]["SeasonCount"][];
+            /** @description verdicts that were changed later */
+            mistaken: components["schemas"]["NamedMistake"][];
+            /**
+             * Format: int64
+             * @description samples
+             */
+            n: number;
+            /**
+             * Format: int64
+             * @description samples of which nobody said where they grow
+             */
+            nowhere: number;
+            /** @description by square of the district */
+            squares: components["schemas"]["SquareCount"][];
+            /** @description as of the last day */
+            surges: components["schemas"]["NamedSurge"][];
+            /** @description the last day, with it */
+            to: string;
+            /**
+             * Format: int64
+             * @description of those, undetermined
+             */
+            unknown: number;
+            /** @description minutes from bag to page */
+            waits: components["schemas"]["Waits"];
+            /** @description whose hours the degree-days are from */
+            weather: string;
+            /** @description Mondays */
+            weeks: string[];
+        };
+        SeasonCount: {
+            id?: string;
+            /** Format: int64 */
+            n: number;
+            name: string;
         };
         Seen: {
             /**
@@ -4561,6 +5572,13 @@ export interface components {
             /** @description where the hours come from */
             weather: string;
         };
+        SquareCount: {
+            /** @description the three causes it brought most of */
+            most: components["schemas"]["SeasonCount"][];
+            /** Format: int64 */
+            n: number;
+            square: string;
+        };
         StageKill: {
             /** Format: double */
             share: number;
@@ -4698,6 +5716,11 @@ export interface components {
              */
             varianceToMean: number;
         };
+        Table: {
+            columns: components["schemas"]["Column"][];
+            name: string;
+            row: string;
+        };
         Tag: {
             askOn?: string;
             cause?: string;
@@ -4732,6 +5755,11 @@ export interface components {
             /** Format: double */
             water: number;
             waterText: string;
+        };
+        Target: {
+            id: string;
+            name: string;
+            needs?: boolean;
         };
         Templates: {
             /** @description how did it go */
@@ -4835,6 +5863,12 @@ export interface components {
             note?: string;
             remedies: string[];
         };
+        Undone: {
+            /** Format: int64 */
+            gone: number;
+            /** @description numbers of those somebody worked on since: they stay */
+            stay: string[];
+        };
         Unlisted: {
             /** @description what it would most likely be, in plain words */
             class: string;
@@ -4842,6 +5876,15 @@ export interface components {
             few?: boolean;
             /** Format: double */
             p: number;
+        };
+        Upload: {
+            /**
+             * Format: int64
+             * @description so far
+             */
+            bytes: number;
+            id: string;
+            name: string;
         };
         Verdict: {
             /** @description a second cause at work */
@@ -5381,7 +6424,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/m40T2usiLC4bxdEeydhhuc2SRFfvZSLC.ics",
+                     *         "path": "/c/qdgY5QTB_9C1yXI8wDvU_gU6qHb7SxrD.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -5421,7 +6464,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/m40T2usiLC4bxdEeydhhuc2SRFfvZSLC.ics",
+                     *       "path": "/c/qdgY5QTB_9C1yXI8wDvU_gU6qHb7SxrD.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -5517,7 +6560,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA1Q0hKWFdOQ0VHNFdSVDFa"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBQMkNDRURIUktKQVE1Qkcy"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -5580,7 +6623,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -5730,7 +6773,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -5900,7 +6943,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -5955,23 +6998,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -5999,11 +7042,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6241,7 +7284,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6571,7 +7614,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6887,7 +7930,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -7154,7 +8197,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7397,23 +8440,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7441,11 +8484,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7592,7 +8635,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7997,7 +9040,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8129,7 +9172,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40PSE0TBWMP65VYKVG"
+                 *       "to": "01KX8M6T40DPYTY9EN6QNWZZ71"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -8165,14 +9208,14 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T06CPP6Z4QADCVXKBY",
+                     *         "person": "g-01KX8KD5T0A5BH53WXVYAX3A7K",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
                      *       },
                      *       "keeper": {
                      *         "id": "01K0EXAMPLE000000000000000",
-                     *         "name": "Odile"
+                     *         "name": "Brann"
                      *       },
                      *       "looks": [],
                      *       "number": "26-0029",
@@ -8309,7 +9352,7 @@ export interface operations {
                      *         "needsReview": false,
                      *         "p": 0
                      *       },
-                     *       "version": 3
+                     *       "version": 4
                      *     }
                      */
                     "application/json": components["schemas"]["View"];
@@ -8379,7 +9422,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8434,23 +9477,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8478,11 +9521,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8728,7 +9771,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9052,7 +10095,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0JTPW5DJ38NQKNRYT",
+                     *         "person": "g-01KX3X4TM0EV0S9FSVBFNVFBBV",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -9158,23 +10201,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.38452603192553403,
+                     *             "bits": 0.3845260319255344,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.18162028566679372,
+                     *             "lossDrop": 0.18162028566679378,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.01999566305340749,
+                     *                 "p": 0.019995663053407494,
                      *                 "state": "half",
                      *                 "text": "Vine weevil grubs 31, not in this book 9",
                      *                 "top": "vine-weevil-grub",
                      *                 "topP": 0.30530698059040096
                      *               }
                      *             ],
-                     *             "score": 0.4242544217777914
+                     *             "score": 0.42425442177779155
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9206,7 +10249,7 @@ export interface operations {
                      *         "tiltTotal": 11.875035208057021,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.061957549741060006
+                     *           "p": 0.06195754974105998
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9378,7 +10421,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9776,7 +10819,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9840,23 +10883,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9884,11 +10927,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10005,7 +11048,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10060,23 +11103,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.6349657329650791,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.16686718045874255,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.39077566897969523,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.5105098576403805
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10104,11 +11147,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltPrior": 1.8953905671959932,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.08357917383462277
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10241,7 +11284,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10369,23 +11412,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10413,11 +11456,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10698,7 +11741,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10939,7 +11982,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11239,7 +12282,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11293,23 +12336,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11337,11 +12380,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -11475,7 +12518,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11826,7 +12869,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11881,23 +12924,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11925,11 +12968,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -12255,7 +13298,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12274,7 +13317,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -12287,20 +13330,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12312,7 +13355,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -12321,11 +13364,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -12417,7 +13460,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40HR6NT4Z9XX29F3SV",
+                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12472,23 +13515,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.6349657329650799,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.16686718045874244,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.3907756689796952,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 87",
                      *                 "top": "two-spotted-mite",
                      *                 "topP": 0.8693509123216865
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.5105098576403806
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12516,11 +13559,11 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
                      *         "tiltTotal": 12.048054206390965,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.08357917383462281
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -13029,8 +14072,8 @@ export interface operations {
                      *         {
                      *           "asked": 0,
                      *           "handed": 0,
-                     *           "in": 6,
-                     *           "looked": 3,
+                     *           "in": 5,
+                     *           "looked": 2,
                      *           "name": "Ansel"
                      *         }
                      *       ],
@@ -13130,6 +14173,95 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    find: {
+        parameters: {
+            query?: {
+                /** @description in number, grower, plant, story, verdict, remedy or a note; a word's beginning is enough */
+                words?: string;
+                /** @description id; - for undetermined */
+                cause?: string;
+                /** @description id; - for a plant the book does not know */
+                host?: string;
+                /** @description indoors, greenhouse, balcony, garden or orchard */
+                place?: string;
+                /** @description of the district's grid */
+                square?: string;
+                /** @description whose case it is, account id; - for nobody's */
+                keeper?: string;
+                /** @description waiting, bench, review, ready, handed, referred or closed */
+                stage?: string;
+                /** @description how it ended; - for what has not */
+                outcome?: string;
+                /** @description id of what was put on */
+                remedy?: string;
+                /** @description settled, working, open or undetermined */
+                degree?: string;
+                /** @description id of a verdict that was changed later */
+                was?: string;
+                /** @description with which import it came, by id */
+                import?: string;
+                /** @description first day it was brought in, YYYY-MM-DD */
+                from?: string;
+                /** @description last day it was brought in, YYYY-MM-DD */
+                to?: string;
+                /** @description yes or no: with or without a picture */
+                photos?: string;
+                /** @description number, brought, plant, grower, cause, place, stage, outcome, ask, keeper or square, with - before it for the other way round; the newest first when left out */
+                sort?: string;
+                /** @description how many are passed over */
+                skip?: number;
+                /** @description how many are answered; 50 when left out */
+                most?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "cases": [
+                     *         {
+                     *           "cause": "two-spotted-mite",
+                     *           "causeName": "Two-spotted spider mite",
+                     *           "certainty": 1,
+                     *           "createdAt": "2026-03-02T18:00:00Z",
+                     *           "degree": "settled",
+                     *           "grower": "Tamsin Reeve",
+                     *           "id": "01K0EXAMPLE000000000000000",
+                     *           "keeper": "01K0EXAMPLE000000000000000",
+                     *           "line": "pale and dusty leaves since the heat",
+                     *           "number": "26-0002",
+                     *           "outcome": "better",
+                     *           "photos": 0,
+                     *           "place": "garden",
+                     *           "plant": "Runner bean",
+                     *           "stage": "closed",
+                     *           "urgency": 0,
+                     *           "version": 13
+                     *         }
+                     *       ],
+                     *       "n": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["FoundCases"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     growers: {
         parameters: {
             query: {
@@ -13173,7 +14305,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80W8NWAQMAPDJXVHWW",
+                     *         "id": "g-01KJQV9Z803SYJ2CEG89H4NWEG",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -13224,7 +14356,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA809SPENRWHETE5Q7TF",
+                     *               "person": "g-01KKSAFA80ETZAAVT92N8B4MGM",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "story": "dark sunken ends on the first fruit"
@@ -13356,7 +14488,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA809SPENRWHETE5Q7TF"
+                 *       "person": "g-01KKSAFA80ETZAAVT92N8B4MGM"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -13429,8 +14561,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM06FJ9KDW5GP4RVQYD",
-                 *       "into": "g-01KX8BM520QR6VV9R75B1DC06E"
+                 *       "from": "g-01KS358WM0C1500WTFQS5777W8",
+                 *       "into": "g-01KX8BM5206Y3GJM2WA38QAT2N"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -13474,10 +14606,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM5208EYCZ9C0HP0QZZ81"
+                 *         "01KX8BM5206TH09AWQ8949M9GQ"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520QR6VV9R75B1DC06E"
+                 *       "person": "g-01KX8BM5206Y3GJM2WA38QAT2N"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -13494,7 +14626,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T404A7MXHWK7M5E3JEB",
+                     *       "id": "g-01KX8M6T40275PF85W9P606ZFB",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -13525,11 +14657,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40X5EK8A2P1WA0YEWB",
+                 *           "id": "01KX8M6T400717YZ9B7Y9RHE4W",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40F3SZ4MFWCXDB4995",
+                 *           "id": "01KX8M6T40T1CS4SQJ4C9EXGDF",
                  *           "version": 2
                  *         }
                  *       ]
@@ -13567,7 +14699,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T06CPP6Z4QADCVXKBY",
+                     *         "person": "g-01KX8KD5T0A5BH53WXVYAX3A7K",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -13635,7 +14767,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.07507638722167868,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -13648,20 +14780,20 @@ export interface operations {
                      *             "bits": 2.0301698090747746,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.013542684193349586,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.08580010025282735,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 55, not in this book 11",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.5532525321248902
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.8894194670225456
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13673,7 +14805,7 @@ export interface operations {
                      *             ],
                      *             "group": "leave it",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.1861193562736273
                      *           }
                      *         ],
                      *         "rival": "rust",
@@ -13682,11 +14814,11 @@ export interface operations {
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 1.8953905671959914,
+                     *         "tiltTotal": 1.8953905671959914,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08463882795676891
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -13954,6 +15086,722 @@ export interface operations {
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
             507: components["responses"]["Problem"];
+        };
+    };
+    imports: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "cases": 1,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "kind": "csv",
+                     *         "name": "cards.csv",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["ImportBatch"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "bring-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "name": "cards.csv"
+                 *     }
+                 */
+                "application/json": components["schemas"]["BringBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "bytes": 0,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "name": "cards.csv"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Upload"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "bring-part": {
+        parameters: {
+            query?: {
+                /** @description where in the file it belongs */
+                offset?: number;
+            };
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/octet-stream": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "bytes": 63,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "name": ""
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Upload"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "keep-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "name": "cards.csv"
+                 *     }
+                 */
+                "application/json": components["schemas"]["ImportInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "begun": "2026-07-11T13:00:00Z",
+                     *       "done": 0,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "kind": "import",
+                     *       "name": "cards.csv",
+                     *       "state": "running",
+                     *       "total": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Job"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "read-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /** @example {} */
+                "application/json": components["schemas"]["ImportInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "columns": [
+                     *         "date"
+                     *       ],
+                     *       "doubts": [
+                     *         "No day tells whether the day or the month comes first; the day is taken to. Choose the other where that is wrong."
+                     *       ],
+                     *       "encoding": "UTF-8",
+                     *       "first": [
+                     *         {
+                     *           "brought": "2024-05-02",
+                     *           "cause": "rust",
+                     *           "host": "rose",
+                     *           "outcome": "unknown",
+                     *           "place": "garden",
+                     *           "plant": "Rose"
+                     *         }
+                     *       ],
+                     *       "good": 1,
+                     *       "kind": "csv",
+                     *       "refusals": [
+                     *         {
+                     *           "line": 3,
+                     *           "text": "brought \"2024-05-32\" is not a day; write it as YYYY-MM-DD, or choose how days are written"
+                     *         }
+                     *       ],
+                     *       "refused": 1,
+                     *       "rows": 2,
+                     *       "targets": [
+                     *         {
+                     *           "id": "brought",
+                     *           "name": "Day it was brought in",
+                     *           "needs": true
+                     *         }
+                     *       ],
+                     *       "used": {
+                     *         "columns": {
+                     *           "brought": "date",
+                     *           "cause": "diagnosis",
+                     *           "plant": "plant"
+                     *         },
+                     *         "days": "day first"
+                     *       }
+                     *     }
+                     */
+                    "application/json": components["schemas"]["ImportReading"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "undo-import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "gone": 1,
+                     *       "stay": []
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Undone"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    jobs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "begun": "2026-07-11T13:00:00Z",
+                     *         "done": 1,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "import": {
+                     *           "batch": "01K0EXAMPLE000000000000000",
+                     *           "in": 1,
+                     *           "refusals": [
+                     *             {
+                     *               "line": 3,
+                     *               "text": "brought \"2024-05-32\" is not a day; write it as YYYY-MM-DD, or choose how days are written"
+                     *             }
+                     *           ],
+                     *           "refused": 1
+                     *         },
+                     *         "kind": "import",
+                     *         "name": "cards.csv",
+                     *         "said": "1 cases came in",
+                     *         "state": "done",
+                     *         "total": 2
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Job"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "stop-job": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "begun": "2026-07-11T13:00:00Z",
+                     *         "done": 1,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "import": {
+                     *           "batch": "01K0EXAMPLE000000000000000",
+                     *           "in": 1,
+                     *           "refusals": [
+                     *             {
+                     *               "line": 3,
+                     *               "text": "brought \"2024-05-32\" is not a day; write it as YYYY-MM-DD, or choose how days are written"
+                     *             }
+                     *           ],
+                     *           "refused": 1
+                     *         },
+                     *         "kind": "import",
+                     *         "name": "cards.csv",
+                     *         "said": "1 cases came in",
+                     *         "state": "done",
+                     *         "total": 2
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Job"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    invited: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "login": "petra",
+                     *       "name": "Petra"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["InvitedAs"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    join: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "password": "a-long-password"
+                 *     }
+                 */
+                "application/json": components["schemas"]["JoinBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "login": "petra",
+                     *       "name": "Petra",
+                     *       "role": "trainee"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Person"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "backups": [],
+                     *       "book": {
+                     *         "causes": 365,
+                     *         "findings": 262,
+                     *         "hosts": 273,
+                     *         "own": 0,
+                     *         "remedies": 113
+                     *       },
+                     *       "bytes": 1730640,
+                     *       "cases": 30,
+                     *       "folder": "/tmp/TestExamples109229809/001/backups",
+                     *       "keeping": {
+                     *         "every": "day",
+                     *         "hour": 3,
+                     *         "keep": 14
+                     *       },
+                     *       "lines": 233,
+                     *       "next": "2026-07-12T03:00:00+01:00",
+                     *       "people": 24,
+                     *       "photos": 1,
+                     *       "running": "2026-07-11T13:00:00Z",
+                     *       "version": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["DeskHealth"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "set-keeping": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "every": "day",
+                 *       "hour": 2,
+                 *       "keep": 10
+                 *     }
+                 */
+                "application/json": components["schemas"]["Keeping"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "backups": [],
+                     *       "book": {
+                     *         "causes": 365,
+                     *         "findings": 262,
+                     *         "hosts": 273,
+                     *         "own": 0,
+                     *         "remedies": 113
+                     *       },
+                     *       "bytes": 1743000,
+                     *       "cases": 30,
+                     *       "folder": "/tmp/TestExamples109229809/001/backups",
+                     *       "keeping": {
+                     *         "every": "day",
+                     *         "hour": 2,
+                     *         "keep": 10
+                     *       },
+                     *       "lines": 233,
+                     *       "next": "2026-07-12T02:00:00+01:00",
+                     *       "people": 24,
+                     *       "photos": 1,
+                     *       "running": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["DeskHealth"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "check-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "at": "2026-07-11T13:00:00Z",
+                     *       "said": "every page of it was read and is whole",
+                     *       "whole": true
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Checked"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "backup-now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "at": "2026-07-11T13:00:00Z",
+                     *       "bytes": 688128,
+                     *       "cases": 30,
+                     *       "file": "botanik-20260711-130000.db",
+                     *       "there": true
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Backup"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    troubles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["Logged"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
         };
     };
     need: {
@@ -14231,6 +16079,93 @@ export interface operations {
             507: components["responses"]["Problem"];
         };
     };
+    invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "login": "petra",
+                 *       "name": "Petra",
+                 *       "role": "trainee"
+                 *     }
+                 */
+                "application/json": components["schemas"]["NewInvite"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "path": "/join/VvA3zr4dO5EceIPcyAWrX5H-XBQmugkL",
+                     *       "person": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "login": "petra",
+                     *         "name": "Petra",
+                     *         "role": "trainee"
+                     *       },
+                     *       "until": "2026-07-14T13:00:00Z"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Invite"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "people-trace": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "at": "2026-07-11T13:00:00Z",
+                     *         "text": "ended a session begun on 11 July 13:00",
+                     *         "who": "Odile"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Done"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     "set-person": {
         parameters: {
             query?: never;
@@ -14285,6 +16220,124 @@ export interface operations {
             507: components["responses"]["Problem"];
         };
     };
+    "invite-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "path": "/join/zNlYx52P-bivDFeB_hlVm4JZriYNyv4I",
+                     *       "person": {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "login": "petra",
+                     *         "name": "Petra",
+                     *         "role": "trainee"
+                     *       },
+                     *       "until": "2026-07-14T13:00:00Z"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Invite"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    sessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "begun": "2026-07-11T13:00:00Z",
+                     *         "id": "54b0489adba39aa6",
+                     *         "last": "2026-07-11T13:00:00Z",
+                     *         "until": "2026-07-16T13:00:00Z"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["OpenSession"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "end-session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+                /** @description as the list has it */
+                session: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["OpenSession"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     place: {
         parameters: {
             query?: never;
@@ -14332,6 +16385,98 @@ export interface operations {
                      *     }
                      */
                     "application/json": components["schemas"]["Dosed"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "record-tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "columns": [
+                     *           {
+                     *             "doc": "of the tag, YY-NNNN",
+                     *             "name": "number"
+                     *           }
+                     *         ],
+                     *         "name": "cases",
+                     *         "row": "one sample that was brought in"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Table"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "export-records": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "find": {
+                 *         "cause": "two-spotted-mite"
+                 *       },
+                 *       "what": "cases"
+                 *     }
+                 */
+                "application/json": components["schemas"]["ExportInput"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "begun": "2026-07-11T13:00:00Z",
+                     *       "done": 0,
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "kind": "export",
+                     *       "name": "cases-2026-07-11.csv",
+                     *       "state": "running",
+                     *       "total": 0
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Job"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -15060,6 +17205,206 @@ export interface operations {
                      *     ]
                      */
                     "application/json": components["schemas"]["Tag"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "saved-searches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "mites on beans",
+                     *         "query": "cause=two-spotted-mite&host=french-bean"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["SavedSearch"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "save-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "name": "mites on beans",
+                 *       "query": "cause=two-spotted-mite&host=french-bean"
+                 *     }
+                 */
+                "application/json": components["schemas"]["SaveBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "name": "mites on beans",
+                     *         "query": "cause=two-spotted-mite&host=french-bean"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["SavedSearch"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "drop-search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /** @example [] */
+                    "application/json": components["schemas"]["SavedSearch"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    season: {
+        parameters: {
+            query?: {
+                /** @description first day, YYYY-MM-DD; a year before the last when left out */
+                from?: string;
+                /** @description last day, with it; today when left out */
+                to?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "advised": [],
+                     *       "arrivals": [
+                     *         {
+                     *           "cause": "rose-black-spot",
+                     *           "day": "2026-02-11",
+                     *           "early": 0,
+                     *           "name": "Rose black spot",
+                     *           "years": 0
+                     *         }
+                     *       ],
+                     *       "bands": [
+                     *         {
+                     *           "key": "vine-weevil-grub",
+                     *           "kind": "pest",
+                     *           "n": 3,
+                     *           "name": "Vine weevil grubs",
+                     *           "weeks": [
+                     *             0
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "before": 0,
+                     *       "desk": "Merrin Sound Plant Desk",
+                     *       "from": "2025-07-13",
+                     *       "gridKm": 1,
+                     *       "hosts": [
+                     *         {
+                     *           "id": "bean",
+                     *           "n": 3,
+                     *           "name": "Runner bean"
+                     *         }
+                     *       ],
+                     *       "mistaken": [],
+                     *       "n": 30,
+                     *       "nowhere": 30,
+                     *       "squares": [],
+                     *       "surges": [],
+                     *       "to": "2026-07-11",
+                     *       "unknown": 3,
+                     *       "waits": {
+                     *         "longest": 6.666666666666667,
+                     *         "median": 4.666666666666667,
+                     *         "n": 20,
+                     *         "nineTen": 5.333333333333333
+                     *       },
+                     *       "weather": "simulated forecast",
+                     *       "weeks": [
+                     *         "2025-07-07"
+                     *       ]
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Season"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -16278,7 +18623,7 @@ export interface operations {
                      *       "people": [
                      *         {
                      *           "away": [],
-                     *           "bench": 5,
+                     *           "bench": 4,
                      *           "cases": [
                      *             {
                      *               "cause": "vine-weevil-grub",
@@ -16299,10 +18644,10 @@ export interface operations {
                      *               "what": "ready"
                      *             }
                      *           ],
-                     *           "due": 4,
+                     *           "due": 3,
                      *           "id": "01K0EXAMPLE000000000000000",
                      *           "name": "Ansel",
-                     *           "out": 7,
+                     *           "out": 4,
                      *           "role": "advisor"
                      *         }
                      *       ],
@@ -16331,7 +18676,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40PSE0TBWMP65VYKVG",
+                 *       "account": "01KX8M6T40DPYTY9EN6QNWZZ71",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -16360,7 +18705,7 @@ export interface operations {
                      *       "people": [
                      *         {
                      *           "away": [],
-                     *           "bench": 7,
+                     *           "bench": 5,
                      *           "cases": [
                      *             {
                      *               "cause": "vine-weevil-grub",
@@ -16384,7 +18729,7 @@ export interface operations {
                      *           "due": 4,
                      *           "id": "01K0EXAMPLE000000000000000",
                      *           "name": "Ansel",
-                     *           "out": 9,
+                     *           "out": 8,
                      *           "role": "advisor"
                      *         }
                      *       ],
@@ -16416,7 +18761,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40PSE0TBWMP65VYKVG",
+                 *       "account": "01KX8M6T40DPYTY9EN6QNWZZ71",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -16444,7 +18789,7 @@ export interface operations {
                      *       "people": [
                      *         {
                      *           "away": [],
-                     *           "bench": 7,
+                     *           "bench": 5,
                      *           "cases": [
                      *             {
                      *               "cause": "vine-weevil-grub",
@@ -16468,7 +18813,7 @@ export interface operations {
                      *           "due": 4,
                      *           "id": "01K0EXAMPLE000000000000000",
                      *           "name": "Ansel",
-                     *           "out": 9,
+                     *           "out": 8,
                      *           "role": "advisor"
                      *         }
                      *       ],
@@ -16500,8 +18845,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40PSE0TBWMP65VYKVG",
-                 *       "to": "01KX8M6T40PSE0TBWMP8RJ84CZ"
+                 *       "from": "01KX8M6T40DPYTY9EN6QNWZZ71",
+                 *       "to": "01KX8M6T40DPYTY9EN6QJEKS2T"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];
@@ -16516,7 +18861,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "cases": 4
+                     *       "cases": 5
                      *     }
                      */
                     "application/json": components["schemas"]["CountBody"];
