@@ -72,6 +72,13 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 		}
 	}
 	d.Now = func() time.Time { return now }
+	in, err := d.TakeCards(ctx, who["odile"], "the card index of before.csv", strings.NewReader(oldCards(now)), desk.ImportInput{})
+	if err != nil {
+		return err
+	}
+	if in.Refused > 0 {
+		return fmt.Errorf("an old card of the demo was refused: line %d, %s", in.Refusals[0].Line, in.Refusals[0].Text)
+	}
 	soon := civil.Of(now, time.UTC).Add(9)
 	return d.SetAway(ctx, who["odile"], who["brann"].ID, desk.AwayDays{First: soon.String(), Last: soon.Add(6).String()})
 }
@@ -79,6 +86,7 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 // scene is one sample and how far it came.
 type scene struct {
 	daysAgo, minutes       int // when it was brought in
+	square                 string
 	grower, contact, plant string
 	place, story, brought  string
 	urgency                int
@@ -230,7 +238,7 @@ func after(ctx context.Context, d *desk.Service, by desk.Person, v desk.View, x 
 }
 
 func (x scene) intake(at time.Time) casefile.Intake {
-	in := casefile.Intake{Grower: x.grower, Contact: x.contact, Plant: x.plant, Place: or(x.place, "garden"), Story: x.story, Brought: or(x.brought, "a shoot in a bag"), Urgency: x.urgency}
+	in := casefile.Intake{Grower: x.grower, Contact: x.contact, Plant: x.plant, Place: or(x.place, "garden"), Square: x.square, Story: x.story, Brought: or(x.brought, "a shoot in a bag"), Urgency: x.urgency}
 	for _, m := range strings.Fields(x.mind) {
 		switch m {
 		case "bloom":

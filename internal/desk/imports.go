@@ -5,10 +5,12 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"io"
 	"os"
 	"time"
 
 	"botanik/core/humanise"
+	"botanik/internal/house"
 	"botanik/internal/interchange"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -109,29 +111,46 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 		if err != nil {
 			return "", nil, err
 		}
-		defer func() {
-			_ = f.Close()
-			_ = os.Remove(f.Name())
-		}()
-		batch := store.Batch{ID: newID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
-		if err := s.Store.AddBatch(ctx, batch); err != nil {
+		out, err := s.takeIn(ctx, m, who, name, f, size, in, reading, tell)
+		err = errors.Join(err, f.Close(), os.Remove(f.Name()))
+		if out == nil || err != nil {
 			return "", nil, err
-		}
-		out := &Imported{Batch: batch.ID}
-		if reading.Kind == "bundle" {
-			err = s.keepBundle(ctx, f, size, batch.ID, out, tell)
-		} else {
-			err = s.keepCards(ctx, m, f, in, batch.ID, out, func(n int) { tell(n, reading.Rows) })
-		}
-		if err != nil { // all of it or nothing, also when it was cancelled
-			_, _, undo := s.Store.UndoBatch(context.WithoutCancel(ctx), batch.ID, store.Stamp(s.Now()))
-			return "", nil, errors.Join(err, undo)
-		}
-		if err := s.Store.CountBatch(ctx, batch.ID, out.In); err != nil {
-			return "", out, err
 		}
 		return fmt.Sprintf("%d cases came in", out.In), out, nil
 	})
+}
+
+// takeIn takes in what a file holds: all that can be taken, or nothing, also when it was
+// cancelled.
+func (s *Service) takeIn(ctx context.Context, m house.Moment, who Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
+	batch := store.Batch{ID: newID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
+	if err := s.Store.AddBatch(ctx, batch); err != nil {
+		return nil, err
+	}
+	out := &Imported{Batch: batch.ID}
+	var err error
+	if at, ok := f.(io.ReaderAt); reading.Kind == "bundle" && ok {
+		err = s.keepBundle(ctx, at, size, batch.ID, out, tell)
+	} else {
+		err = s.keepCards(ctx, m, f, in, batch.ID, out, func(n int) { tell(n, reading.Rows) })
+	}
+	if err != nil {
+		_, _, undo := s.Store.UndoBatch(context.WithoutCancel(ctx), batch.ID, store.Stamp(s.Now()))
+		return nil, errors.Join(err, undo)
+	}
+	return out, s.Store.CountBatch(ctx, batch.ID, out.In)
+}
+
+// TakeCards takes in old records from a table at once. Coordinators only.
+func (s *Service) TakeCards(ctx context.Context, who Person, name string, f io.ReadSeeker, in ImportInput) (*Imported, error) {
+	if who.Role != people.Coordinator {
+		return nil, ErrForbidden
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return nil, err
+	}
+	return s.takeIn(ctx, m, who, name, f, 0, in, ImportReading{Kind: "csv"}, func(int, int) {})
 }
 
 // ImportBatch is what was brought in from elsewhere at once.

@@ -209,7 +209,7 @@ func (s *Service) tally(out *Season, rows []store.Tally, weeks []civil.Day) {
 		case b.Key == season.Other:
 			nb.Name = "all others"
 		case b.Key == season.Undetermined:
-			nb.Name = "undetermined or not yet looked at"
+			nb.Name = "not known, or not yet"
 		}
 		out.Bands = append(out.Bands, nb)
 	}

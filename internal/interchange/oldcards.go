@@ -165,7 +165,9 @@ func (t *TableIn) begin(r *bufio.Reader) error {
 // end. A row that cannot be read is a fault of its own, and the next may be asked for.
 func (t *TableIn) Next() (row []string, line int, err error) {
 	cells, err := t.csv.Read()
-	line, _ = t.csv.FieldPos(0)
+	if err == nil {
+		line, _ = t.csv.FieldPos(0)
+	}
 	var bad *csv.ParseError
 	switch {
 	case errors.As(err, &bad):

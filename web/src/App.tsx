@@ -8,6 +8,7 @@ import { Counter } from './counter/Counter';
 import { Boundary } from './ui/Boundary';
 import { Trouble } from './ui/bits';
 import { Find, Help } from './ui/dialogs';
+import { Join } from './ui/Join';
 import { KeyHost, useKeys } from './ui/keys';
 import { Rail, rooms } from './ui/Rail';
 import { SignIn } from './ui/SignIn';
@@ -21,6 +22,7 @@ const BagTags = lazy(() => import('./counter/BagTags'));
 const Rounds = lazy(() => import('./rounds/Rounds'));
 const Whose = lazy(() => import('./rounds/Whose'));
 const Day = lazy(() => import('./rounds/Day'));
+const Season = lazy(() => import('./season/Season'));
 const SprayDays = lazy(() => import('./spray/SprayDays'));
 const House = lazy(() => import('./house/House'));
 const Plates = lazy(() => import('./plates/Plates'));
@@ -59,6 +61,10 @@ function Inside({ shade, flip }: { shade: Shade; flip: () => void }) {
   const client = useQueryClient();
   const [out, setOut] = useState(false);
   useEffect(() => onSignedOut(() => setOut(true)), []);
+  const place = useLocation();
+  const go = useNavigate();
+  const invited = /^\/join\/([\w-]+)$/.exec(place.pathname)?.[1];
+  if (invited) return <Join token={invited} onDone={() => go('/')} />;
   if (session.isPending) return null;
   const refused = session.error instanceof Problem && session.error.status === 401;
   if (!session.data || out || refused) {
@@ -139,6 +145,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/rounds/:id?" element={<Rounds />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />
+              <Route path="/season/:table?" element={<Season />} />
               <Route path="/house" element={<House />} />
               <Route path="*" element={<Navigate to="/" replace />} />
             </Routes>

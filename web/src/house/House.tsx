@@ -11,6 +11,7 @@ import { useToast } from '../ui/toast';
 import { Borne } from './Borne';
 import { Calendars } from './Calendars';
 import { Growers } from './Growers';
+import { Keeping } from './Keeping';
 import { Labels } from './Labels';
 import { OwnPassword } from './OwnPassword';
 import { People } from './People';
@@ -119,6 +120,9 @@ export default function House() {
                 </tbody>
               </table>
             </section>
+            <People boss={boss} />
+            {boss && <Keeping />}
+            {boss && <Growers />}
           </div>
           <div className="stack">
             <ThisDesk boss={boss} />
@@ -167,8 +171,6 @@ export default function House() {
             </section>
             <Borne rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
             <WhereWeAre rules={rules} boss={boss} onChange={(h) => save.mutate(h)} />
-            <People boss={boss} />
-            {boss && <Growers />}
           </div>
         </div>
       </main>

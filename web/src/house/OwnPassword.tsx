@@ -3,14 +3,17 @@ import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, take } from '../api/client';
+import { useSession } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
+import { SignedIn } from './SignedIn';
 
 /** One's own password, and an end to every session of one's own. */
 export function OwnPassword() {
   const [form, setForm] = useState({ old: '', password: '' });
   const [open, setOpen] = useState(false);
   const say = useToast();
+  const me = useSession().data?.person;
   const keep = useMutation<unknown, Problem>({
     mutationFn: () => take(api.PUT('/api/v1/session/password', { body: form })),
     onSuccess: () => {
@@ -76,6 +79,7 @@ export function OwnPassword() {
           </div>
         </>
       )}
+      {me && <SignedIn id={me.id} name={me.name} />}
     </form>
   );
 }

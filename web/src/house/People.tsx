@@ -4,8 +4,9 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
-import { Trouble } from '../ui/bits';
+import { moment, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
+import { SignedIn, Trace } from './SignedIn';
 
 type Role = S['Account']['role'];
 const roles: Role[] = ['coordinator', 'advisor', 'trainee'];
@@ -32,6 +33,20 @@ export function People({ boss }: { boss: boolean }) {
     mutationFn: (body) => take(api.POST('/api/v1/people', { body })),
     onSuccess: (p) => kept(`${p.name} may sign in.`)(),
   });
+  const [asked, setAsked] = useState<S['Invite'] | null>(null);
+  const [seen, setSeen] = useState('');
+  const invite = useMutation<S['Invite'], Problem, S['NewInvite']>({
+    mutationFn: (body) => take<S['Invite']>(api.POST('/api/v1/people/invite', { body })),
+    onSuccess: (i) => {
+      kept(`${i.person.name} may choose a password.`)();
+      setAsked(i);
+    },
+  });
+  const again = useMutation<S['Invite'], Problem, string>({
+    mutationFn: (id) => take<S['Invite']>(api.POST('/api/v1/people/{id}/invite', { params: { path: { id } } })),
+    onSuccess: setAsked,
+  });
+  const refused = join.error ?? invite.error;
   const typed = (k: keyof typeof nobody, label: string, type = 'text') =>
     add && (
       <TextField
@@ -39,8 +54,8 @@ export function People({ boss }: { boss: boolean }) {
         type={type}
         value={add[k]}
         onChange={(e) => setAdd({ ...add, [k]: e.target.value })}
-        error={!!join.error?.field(k)}
-        helperText={join.error?.field(k)}
+        error={!!refused?.field(k)}
+        helperText={refused?.field(k)}
         autoComplete="off"
       />
     );
@@ -60,7 +75,8 @@ export function People({ boss }: { boss: boolean }) {
           className="form"
           onSubmit={(e) => {
             e.preventDefault();
-            join.mutate(add);
+            if (add.password) join.mutate(add);
+            else invite.mutate({ login: add.login, name: add.name, role: add.role });
           }}
         >
           <div className="halves">
@@ -71,8 +87,10 @@ export function People({ boss }: { boss: boolean }) {
             <RolePick value={add.role} label="Role of the new person" onPick={(role) => setAdd({ ...add, role })} />
             {typed('password', 'First password', 'password')}
           </div>
+          <small>Without a password they choose their own, at an address you give them.</small>
+          <Trouble of={refused && refused.errors.length === 0 ? refused : null} />
           <div className="wrap">
-            <Button type="submit" variant="contained" size="small" disabled={join.isPending}>
+            <Button type="submit" variant="contained" size="small" disabled={join.isPending || invite.isPending}>
               Let them in
             </Button>
             <Button size="small" onClick={() => setAdd(null)}>
@@ -80,6 +98,12 @@ export function People({ boss }: { boss: boolean }) {
             </Button>
           </div>
         </form>
+      )}
+      {asked && (
+        <div className="notice pond" data-invite={asked.path}>
+          Give {asked.person.name} this address; it is good once, until {moment(asked.until)}:{' '}
+          <b style={{ overflowWrap: 'anywhere' }}>{window.location.origin + asked.path}</b>
+        </div>
       )}
       <ul className="people">
         {data?.map((p) => (
@@ -97,6 +121,12 @@ export function People({ boss }: { boss: boolean }) {
                 <Button size="small" onClick={() => setSecret({ id: p.id, text: '' })}>
                   New password
                 </Button>
+                <Button size="small" onClick={() => again.mutate(p.id)}>
+                  Address
+                </Button>
+                <Button size="small" onClick={() => setSeen(seen === p.id ? '' : p.id)} aria-expanded={seen === p.id}>
+                  Signed in
+                </Button>
                 <Button size="small" onClick={() => change.mutate({ id: p.id, body: { active: !p.active } })}>
                   {p.active ? 'Switch off' : 'Let in again'}
                 </Button>
@@ -104,6 +134,7 @@ export function People({ boss }: { boss: boolean }) {
             ) : (
               <span className="quiet">{p.active ? p.role : 'switched off'}</span>
             )}
+            {seen === p.id && <SignedIn id={p.id} name={p.name} />}
             {secret?.id === p.id && (
               <form
                 className="wrap"
@@ -128,6 +159,7 @@ export function People({ boss }: { boss: boolean }) {
           </li>
         ))}
       </ul>
+      {boss && <Trace />}
     </section>
   );
 }

@@ -70,6 +70,16 @@ export function ThisDesk({ boss }: { boss: boolean }) {
         />
       ))}
       <TextField
+        type="number"
+        label="How wide a square of the district is, km"
+        name="desk-gridKm"
+        value={now.gridKm ?? 1}
+        disabled={!boss}
+        error={!!save.error?.field('gridKm')}
+        helperText={save.error?.field('gridKm') ?? 'nine by nine squares with the desk in the middle'}
+        onChange={(e) => setDraft((d) => ({ ...d, gridKm: Number(e.target.value) }))}
+      />
+      <TextField
         select
         label="Spoons offered first"
         value={now.units}

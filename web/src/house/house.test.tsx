@@ -7,6 +7,7 @@ import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { Toasts } from '../ui/toast';
 import { Growers } from './Growers';
 import House from './House';
+import { Keeping } from './Keeping';
 import { Labels } from './Labels';
 import { People } from './People';
 import { SchoolRules } from './SchoolRules';
@@ -19,6 +20,19 @@ const rules = {
   law: {},
   schools: {},
 } as unknown as S['House'];
+const health = {
+  bytes: 2 << 20,
+  cases: 31,
+  lines: 400,
+  photos: 2,
+  people: 20,
+  folder: '/data/backups',
+  keeping: { every: 'day', hour: 3, keep: 14 },
+  version: 4,
+  backups: [{ at: '2026-07-11T03:00:00Z', file: 'botanik-1.db', bytes: 4096, cases: 30, there: true }],
+  book: { causes: 333, findings: 100, remedies: 60, hosts: 90, own: 0 },
+  running: '2026-07-01T08:00:00Z',
+};
 const type = async (label: string, words: string) => {
   await userEvent.clear(screen.getByLabelText(label));
   if (words) await userEvent.type(screen.getByLabelText(label), words);
@@ -33,6 +47,10 @@ beforeEach(() => {
   desk('GET /api/v1/people', [{ id: 'a', login: 'ansel', name: 'Ansel', role: 'advisor' }]);
   desk('GET /api/v1/house', () => ({ body: rules, headers: { ETag: '"8"' } }));
   desk('GET /api/v1/calendars', []);
+  desk('GET /api/v1/keeping', health);
+  desk('GET /api/v1/keeping/troubles', []);
+  desk('GET /api/v1/people/trace', [{ at: '2026-07-11T10:00:00Z', who: 'Odile', text: 'made Ansel advisor' }]);
+  desk('GET /api/v1/people/o/sessions', []);
   desk('GET /api/v1/templates', () => ({
     body: { page: '{link}', moved: '{what}', ask: 'How is it?' },
     headers: { ETag: '"2"' },
@@ -136,6 +154,32 @@ describe('people', () => {
       password: 'a-long-password',
     });
   });
+  it('choose their own password when none is given, at an address told once', async () => {
+    const invite = { person: people[1], path: '/join/abc', until: '2026-07-14T10:00:00Z' };
+    desk('POST /api/v1/people/invite', invite);
+    await open(true);
+    await userEvent.click(screen.getByText('Let somebody in'));
+    await type('Name', 'Isolde');
+    await type('Sign-in name', 'isolde');
+    await userEvent.click(screen.getByText('Let them in'));
+    await waitFor(() =>
+      expect(askedAt('POST /api/v1/people/invite')[0]?.body).toEqual({
+        login: 'isolde',
+        name: 'Isolde',
+        role: 'advisor',
+      }),
+    );
+    expect((await screen.findByText(/\/join\/abc/)).textContent).toContain('http');
+  });
+  it('are signed in somewhere, and that is ended', async () => {
+    const at = { begun: '2026-07-11T08:00:00Z', last: '2026-07-11T09:00:00Z', until: '2026-07-15T08:00:00Z' };
+    desk('GET /api/v1/people/a/sessions', [{ id: 's1', ...at }]);
+    desk('DELETE /api/v1/people/a/sessions/s1', []);
+    await open(true);
+    await userEvent.click(row('ansel').getByText('Signed in'));
+    await userEvent.click(await row('ansel').findByText('End it'));
+    expect(await screen.findByText('Ansel is signed in nowhere.')).toBeTruthy();
+  });
   it('are only read by anybody else', async () => {
     await open(false);
     expect(screen.queryByText('Switch off')).toBeNull();
@@ -215,7 +259,7 @@ describe('where good advisors disagree', () => {
 
 describe('the house', () => {
   const open = async (role: string) => {
-    desk('GET /api/v1/session', { person: { name: 'Odile', role }, desk: {} });
+    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role }, desk: {} });
     show(<House />);
     await screen.findByText('Local law, by active ingredient').catch(() => undefined);
     await waitFor(() => expect(document.querySelector('[data-policy=soap]')).toBeTruthy());
@@ -256,6 +300,28 @@ describe('the house', () => {
       'true',
     );
     expect(screen.getByLabelText('Why for Insecticidal soap')).toHaveProperty('disabled', true);
+  });
+});
+
+describe("the desk's file", () => {
+  it('is copied when the coordinator says, and by itself as often as they like', async () => {
+    desk('POST /api/v1/keeping/now', health.backups[0]);
+    desk('POST /api/v1/keeping/check', { at: '2026-07-11T10:00:00Z', whole: true, said: 'every page is whole' });
+    desk('PUT /api/v1/keeping', { ...health, keeping: { every: 'week', hour: 3, keep: 14 }, version: 5 });
+    show(
+      <Toasts>
+        <Keeping />
+      </Toasts>,
+    );
+    await screen.findByText(/31 cases with 400 lines/);
+    await userEvent.click(screen.getByText('Look it over'));
+    expect(await screen.findByText(/every page is whole/)).toBeTruthy();
+    await userEvent.click(screen.getByText('Copy it now'));
+    expect(await screen.findByText('Copied and looked over: botanik-1.db.')).toBeTruthy();
+    await choose('Copied by itself', 'every Monday');
+    await userEvent.click(screen.getByText('Keep'));
+    await waitFor(() => expect(askedAt('PUT /api/v1/keeping')).toHaveLength(1));
+    expect(askedAt('PUT /api/v1/keeping')[0]?.headers.get('If-Match')).toBe('4');
   });
 });
 

@@ -125,7 +125,10 @@ export function IntakeFields({
           helperText: trouble?.field('daysToHarvest'),
         })}
       <Earlier form={form} setForm={setForm} trouble={trouble} />
-      {text('brought', 'What was brought', { placeholder: 'a shoot in a bag' })}
+      <div className="halves">
+        {text('brought', 'What was brought', { placeholder: 'a shoot in a bag' })}
+        {text('square', 'Square of the district', { placeholder: 'A1 to I9, if they say' })}
+      </div>
       {text('story', 'Their story', { multiline: true, minRows: 2, required: true })}
       <Chips
         label="How urgent"

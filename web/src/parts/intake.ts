@@ -10,6 +10,8 @@ export type Form = {
   host: string;
   form: NonNullable<S['Intake']['form']>;
   place: S['Intake']['place'] | '';
+  /** Square of the district it grows in. */
+  square: string;
   mind: string[];
   /** The book says that this plant is eaten: then leaving it unticked says no. */
   asksEaten: boolean;
@@ -32,6 +34,7 @@ export const emptyForm: Form = {
   host: '',
   form: '',
   place: '',
+  square: '',
   mind: [],
   asksEaten: false,
   harvest: '',
@@ -87,6 +90,7 @@ export const toIntake = (f: Form, treated: S['Treated'][]): S['Intake'] => ({
   host: f.host,
   form: f.host ? '' : f.form,
   place: f.place as S['Intake']['place'],
+  ...(f.square?.trim() ? { square: f.square.trim().toUpperCase() } : {}),
   inBloom: f.mind.includes('bloom'),
   edible: f.mind.includes('eaten'),
   ...(f.asksEaten && !f.mind.includes('eaten') ? { notEaten: true } : {}),
@@ -110,6 +114,7 @@ export const fromIntake = (i: S['Intake']): Form => ({
   host: i.host ?? '',
   form: i.form ?? '',
   place: i.place,
+  square: i.square ?? '',
   mind: [
     i.inBloom && 'bloom',
     i.edible && 'eaten',

@@ -11,4 +11,5 @@ import './scope.css';
 import './act.css';
 import './spray.css';
 import './rounds.css';
+import './season.css';
 import './media.css';
