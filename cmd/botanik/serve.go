@@ -16,6 +16,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/herbarium"
 	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
@@ -77,6 +78,12 @@ func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
 		return open{}, err
 	}
 	d := desk.New(st, b, simulated.Station{}, time.Now)
+	if os.Getenv("BOTANIK_HERBARIUM") == "" { // else the folder somebody named is the desk's own
+		d.Books = herbarium.Load
+		if err := d.OwnBook(); err != nil {
+			return open{}, errors.Join(err, st.Close())
+		}
+	}
 	if err := d.Settle(ctx); err != nil {
 		return open{}, errors.Join(err, st.Close())
 	}

@@ -93,6 +93,12 @@ func TestBenchLargeDesk(t *testing.T) {
 	say("writing a verdict, to the bare tally and an empty desk's", nsOf(verdict(large, vl))/(tally+nsOf(verdict(small, vs))), 3)
 	counter := nsOf(func() error { _, err := large.Today(ctx); return err })
 	say("the counter, to its bare queries", counter/nsOf(func() error { return st.BareCounter(ctx, now.Format("2006-01-02"), "2026-07-11T00:00:00.000Z") }), 3)
+	season := nsOf(func() error { _, err := large.SeasonOf(ctx, "", ""); return err })
+	say("the season, to its bare queries", season/nsOf(func() error { return st.BareSeason(ctx, "2025-07-12T00:00:00.000Z", "2026-07-12T00:00:00.000Z") }), 3)
+	for name, q := range map[string]desk.FindInput{"all": {}, "a verdict": {Cause: "rust"}, "words, by plant": {Words: "grower 12", Sort: "plant"}, "a plant with no picture, by verdict": {Host: "rose", Photos: "no", Sort: "-cause"}, "the last page": {Skip: n - 50, Sort: "brought"}} {
+		ns := nsOf(func() error { _, err := large.Find(ctx, q); return err })
+		say(fmt.Sprintf("the grid's page of %s, ms to 150 ms", name), ns/1e6/150, 1)
+	}
 	for _, q := range []string{"bean", "leaves pale", "26-050000"} {
 		ns := nsOf(func() error { _, err := large.Search(ctx, q); return err })
 		say(fmt.Sprintf("searching %q, ms to 30 ms", q), ns/1e6/30, 1)

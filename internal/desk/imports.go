@@ -43,7 +43,7 @@ type ImportInput struct {
 
 // ImportReading is what a file holds, before anything is kept.
 type ImportReading struct {
-	Kind     string                  `json:"kind" enum:"csv,bundle"`
+	Kind     string                  `json:"kind" enum:"csv,bundle,herbarium"`
 	Columns  []string                `json:"columns"`
 	Targets  []interchange.Target    `json:"targets"`
 	Used     interchange.CardMapping `json:"used" doc:"how it is read: as was said, the rest guessed"`
@@ -72,6 +72,9 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 	}
 	defer func() { _ = f.Close() }()
 	out := ImportReading{Columns: []string{}, Targets: interchange.Targets, Doubts: []string{}, Refusals: []RefusedRow{}, First: []OldCard{}}
+	if isZip(f) && interchange.HoldsYAML(f, size) {
+		return s.readHerbarium(f, size, out)
+	}
 	if isZip(f) {
 		b, err := interchange.OpenBundle(f, size)
 		if err != nil {
@@ -110,6 +113,10 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 		f, size, err := s.brought(who, id)
 		if err != nil {
 			return "", nil, err
+		}
+		if reading.Kind == "herbarium" {
+			err := s.layOver(ctx, f, size)
+			return "it counts from now on", nil, errors.Join(err, f.Close(), os.Remove(f.Name()))
 		}
 		out, err := s.takeIn(ctx, m, who, name, f, size, in, reading, tell)
 		err = errors.Join(err, f.Close(), os.Remove(f.Name()))

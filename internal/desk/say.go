@@ -20,9 +20,10 @@ const mostLines = 12
 var indexes sync.Map
 
 func (s *Service) index() *saying.Index {
-	x, ok := indexes.Load(s.written)
+	files := s.written.Load()
+	x, ok := indexes.Load(files)
 	if !ok {
-		x, _ = indexes.LoadOrStore(s.written, saying.New(s.written))
+		x, _ = indexes.LoadOrStore(files, saying.New(files))
 	}
 	return x.(*saying.Index)
 }

@@ -40,11 +40,15 @@ type Service struct {
 	Weather *air.Joined
 	Now     func() time.Time
 
+	// Books reads the herbarium with a desk's own folder laid over it; nil where this desk
+	// takes none.
+	Books func(folder string) (*knowledge.Base, error)
+
 	settled experience
 	surged  surged
 	jobs    jobs
 	begun   time.Time
-	written *knowledge.Base // the book as its files have it
+	written atomic.Pointer[knowledge.Base] // the book as its files have it
 	book    atomic.Pointer[book]
 }
 
@@ -78,22 +82,24 @@ func (s *Service) Settle(ctx context.Context) error {
 var plain sync.Map
 
 func (s *Service) openBook(l knowledge.Local) {
+	files := s.written.Load()
 	if reflect.DeepEqual(l, knowledge.Local{}) {
-		e, ok := plain.Load(s.written)
+		e, ok := plain.Load(files)
 		if !ok {
-			e, _ = plain.LoadOrStore(s.written, differential.NewEngine(s.written))
+			e, _ = plain.LoadOrStore(files, differential.NewEngine(files))
 		}
-		s.book.Store(&book{s.written, e.(*differential.Engine)})
+		s.book.Store(&book{files, e.(*differential.Engine)})
 		return
 	}
-	b := s.written.At(l)
+	b := files.At(l)
 	s.book.Store(&book{b, differential.NewEngine(b)})
 }
 
 // New makes a service over an open store; standIn gives the hours of weather that nobody
 // measured or foretold.
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, written: base, Now: now, begun: now()}
+	s := &Service{Store: st, Now: now, begun: now()}
+	s.written.Store(base)
 	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
 		return id.WeatherStation, err

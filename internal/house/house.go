@@ -8,6 +8,7 @@ import (
 	"net/url"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"time"
 	_ "time/tzdata" // a desk knows its zone on machines that have none of their own
 
@@ -28,7 +29,7 @@ import (
 // Service keeps the house's documents. Safe for many goroutines.
 type Service struct {
 	store *store.Store
-	base  *knowledge.Base
+	base  atomic.Pointer[knowledge.Base]
 	now   func() time.Time
 
 	keeping sync.Mutex // rules are kept and told of one after another
@@ -39,8 +40,13 @@ type Service struct {
 
 // New makes a service over an open store.
 func New(st *store.Store, base *knowledge.Base, now func() time.Time) *Service {
-	return &Service{store: st, base: base, now: now}
+	s := &Service{store: st, now: now}
+	s.base.Store(base)
+	return s
 }
+
+// Read has the house read another herbarium from now on.
+func (s *Service) Read(base *knowledge.Base) { s.base.Store(base) }
 
 // House documents.
 const (
@@ -65,7 +71,7 @@ func (s *Service) Rules(ctx context.Context) (remedy.House, int, error) {
 	if out.Policy == nil {
 		out.Policy = map[string]remedy.Policy{}
 	}
-	out.Schools = KnownSchools(s.base, out.Schools)
+	out.Schools = KnownSchools(s.base.Load(), out.Schools)
 	if out.Law == nil {
 		out.Law = map[string]remedy.Law{}
 	}
@@ -128,7 +134,7 @@ func (s *Service) SetRules(ctx context.Context, who people.Person, h remedy.Hous
 		return people.ErrForbidden
 	}
 	clean(&h)
-	if err := Check(s.base, h); err != nil {
+	if err := Check(s.base.Load(), h); err != nil {
 		return err
 	}
 	s.keeping.Lock()

@@ -43,7 +43,7 @@ func (s *Service) News(ctx context.Context, m Moment, since int) ([]string, erro
 func (s *Service) ruleChanges(was, is remedy.House) []string {
 	out := []string{}
 	name := func(id string) string {
-		if r := s.base.Remedy(id); r != nil {
+		if r := s.base.Load().Remedy(id); r != nil {
 			return r.Name
 		}
 		return id
@@ -101,7 +101,7 @@ func (s *Service) ruleChanges(was, is remedy.House) []string {
 		}
 	}
 	for _, k := range keys(was.Schools, is.Schools) {
-		x := s.base.School(k)
+		x := s.base.Load().School(k)
 		if x == nil {
 			continue
 		}

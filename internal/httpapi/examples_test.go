@@ -10,6 +10,7 @@ import (
 	"testing"
 	"time"
 
+	"botanik/herbarium"
 	"botanik/internal/demo"
 	"botanik/internal/httpapi"
 
@@ -202,6 +203,8 @@ func TestExamples(t *testing.T) {
 	keep("set-keeping", keeping, o.call("PUT", "/api/v1/keeping", keeping, "If-Match", fmt.Sprintf("%q", fmt.Sprint(health.Body["version"]))), 200)
 	ask("backup-now", "/api/v1/keeping/now", map[string]any{})
 	ask("check-file", "/api/v1/keeping/check", map[string]any{})
+	c.d.Books = herbarium.Load
+	keep("drop-book", nil, o.call("DELETE", "/api/v1/keeping/herbarium", nil), 200)
 	read("troubles", "/api/v1/keeping/troubles")
 	asked := ask("invite", "/api/v1/people/invite", map[string]any{"login": "petra", "name": "Petra", "role": "trainee"})
 	path := asked.Body["path"].(string)

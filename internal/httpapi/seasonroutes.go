@@ -137,6 +137,9 @@ func (s *Server) keepingRoutes() {
 	ask(s, "check-file", "house", "/keeping/check", "Look the desk's whole file over (coordinator)", func(ctx context.Context, _ *none) (desk.Checked, error) {
 		return s.desk.CheckFile(ctx, who(ctx))
 	})
+	register(s, s.asking(), http.MethodDelete, "drop-book", "house", "/keeping/herbarium", "Go back to the herbarium as it ships (coordinator)", func(ctx context.Context, _ *none) (desk.DeskHealth, error) {
+		return s.desk.DropBook(ctx, who(ctx))
+	})
 	get(s, "troubles", "house", "/keeping/troubles", "What went wrong inside the program in the last seven days (coordinator)", func(ctx context.Context, _ *none) ([]Logged, error) {
 		if who(ctx).Role != "coordinator" {
 			return nil, desk.ErrForbidden

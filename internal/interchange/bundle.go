@@ -10,6 +10,8 @@ import (
 	"fmt"
 	"hash"
 	"io"
+	"os"
+	"path/filepath"
 	"strings"
 	"time"
 
@@ -239,4 +241,63 @@ func (b *Bundle) Lines(name string, f func(raw json.RawMessage) error) error {
 			return err
 		}
 	}
+}
+
+// Limits of a desk's own herbarium as a zip.
+const (
+	mostSheets = 300
+	mostSheet  = 4 << 20
+	mostBook   = 40 << 20
+)
+
+// HoldsYAML says whether a zip is of a herbarium's sheets and no bundle.
+func HoldsYAML(r io.ReaderAt, size int64) bool {
+	z, err := zip.NewReader(r, size)
+	if err != nil {
+		return false
+	}
+	yaml := false
+	for _, f := range z.File {
+		if f.Name == manifestName {
+			return false
+		}
+		yaml = yaml || strings.HasSuffix(f.Name, ".yaml")
+	}
+	return yaml
+}
+
+// UnpackYAML writes the sheets of a herbarium into a folder, each in its own. Whatever else
+// the zip holds is passed over; a name that leads out of the folder is refused. Errors name
+// file.
+func UnpackYAML(r io.ReaderAt, size int64, folder string) (int, error) {
+	z, err := zip.NewReader(r, size)
+	if err != nil {
+		return 0, fault.New("file", "cannot be opened as a zip", "pack the folder once more")
+	}
+	n, all := 0, uint64(0)
+	for _, f := range z.File {
+		if !strings.HasSuffix(f.Name, ".yaml") || f.FileInfo().IsDir() {
+			continue
+		}
+		n++
+		all += f.UncompressedSize64
+		switch {
+		case !filepath.IsLocal(f.Name) || strings.Contains(f.Name, `\`):
+			return 0, fault.New("file", fmt.Sprintf("%q leads out of its folder", f.Name), "pack only causes/, findings/, hosts/ and remedies/")
+		case n > mostSheets || f.UncompressedSize64 > mostSheet || all > mostBook:
+			return 0, fault.New("file", "is too large for a desk's own herbarium", "at most 300 sheets of 4 MB each")
+		}
+		raw, err := readAll(f, mostSheet)
+		if err != nil {
+			return 0, fault.New("file", fmt.Sprintf("%q cannot be read", f.Name), "pack the folder once more")
+		}
+		to := filepath.Join(folder, filepath.FromSlash(f.Name))
+		if err := os.MkdirAll(filepath.Dir(to), 0o700); err != nil {
+			return 0, err
+		}
+		if err := os.WriteFile(to, raw, 0o600); err != nil {
+			return 0, err
+		}
+	}
+	return n, nil
 }

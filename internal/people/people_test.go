@@ -240,3 +240,77 @@ func TestAnAccountIsHeldToWhatTheSignInTakes(t *testing.T) {
 		assert.True(t, fault.Is(err), "%q", login)
 	}
 }
+
+// Somebody new is asked in: an address good once and for three days, by which they alone know
+// their password. What is done about people is told.
+func TestSomebodyNewIsAskedIn(t *testing.T) {
+	ctx := context.Background()
+	d := opened(t)
+	odile, ansel := d.add("odile", Coordinator), d.add("ansel", Advisor)
+	_, err := d.Invite(ctx, ansel, NewInvite{Login: "petra", Name: "Petra", Role: Trainee})
+	require.ErrorIs(t, err, ErrForbidden)
+	_, err = d.Invite(ctx, odile, NewInvite{Login: "ansel", Name: "Petra", Role: Trainee})
+	require.ErrorContains(t, err, "login")
+	i, err := d.Invite(ctx, odile, NewInvite{Login: "petra", Name: "Petra", Role: Trainee})
+	require.NoError(t, err)
+	token := i.Path[len("/join/"):]
+	who, err := d.Invited(ctx, token)
+	require.NoError(t, err)
+	assert.Equal(t, "Petra", who.Name)
+	_, err = d.Join(ctx, token, "10.0.0.2", "short")
+	require.ErrorContains(t, err, "password")
+	_, err = d.Join(ctx, "another", "10.0.0.2", "long-enough")
+	require.ErrorIs(t, err, store.ErrNotFound)
+	_, err = d.Join(ctx, token, "10.0.0.2", "long-enough")
+	require.NoError(t, err)
+	require.NoError(t, d.try("petra", "long-enough", "10.0.0.2"))
+	_, err = d.Join(ctx, token, "10.0.0.2", "another-one")
+	require.ErrorIs(t, err, store.ErrNotFound, "once")
+	require.NoError(t, d.try("petra", "long-enough", "10.0.0.2"))
+
+	again, err := d.InviteAgain(ctx, odile, who.ID)
+	require.NoError(t, err)
+	d.now = d.now.Add(73 * time.Hour)
+	_, err = d.Invited(ctx, again.Path[len("/join/"):])
+	require.ErrorIs(t, err, store.ErrNotFound, "three days")
+	off := false
+	_, err = d.Set(ctx, odile, who.ID, Change{Active: &off})
+	require.NoError(t, err)
+	_, err = d.InviteAgain(ctx, odile, who.ID)
+	require.ErrorIs(t, err, store.ErrNotFound, "who is switched off is not asked in")
+
+	_, err = d.Trace(ctx, ansel)
+	require.ErrorIs(t, err, ErrForbidden)
+	trace, err := d.Trace(ctx, odile)
+	require.NoError(t, err)
+	said := []string{}
+	for _, x := range trace {
+		said = append(said, x.Who+": "+x.Text)
+	}
+	assert.Equal(t, []string{"odile: switched Petra off", "odile: gave Petra an address to choose a password", "Petra: came in and chose a password", "odile: let Petra in as trainee", "the command line: let ansel in as advisor", "the command line: let odile in as coordinator"}, said)
+}
+
+// Where somebody is signed in is seen by themselves and the coordinator, and ended there.
+func TestSessionsAreSeenAndEnded(t *testing.T) {
+	ctx := context.Background()
+	d := opened(t)
+	odile, ansel, brann := d.add("odile", Coordinator), d.add("ansel", Advisor), d.add("brann", Advisor)
+	here, err := d.SignIn(ctx, "ansel", "right-ansel", "10.0.0.2")
+	require.NoError(t, err)
+	d.now = d.now.Add(time.Hour)
+	there, err := d.SignIn(ctx, "ansel", "right-ansel", "10.0.0.3")
+	require.NoError(t, err)
+	_, err = d.Sessions(ctx, brann, ansel.ID, "")
+	require.ErrorIs(t, err, ErrForbidden)
+	seen, err := d.Sessions(ctx, ansel, ansel.ID, here.Token)
+	require.NoError(t, err)
+	require.Len(t, seen, 2)
+	assert.Equal(t, []bool{false, true}, []bool{seen[0].Here, seen[1].Here}, "the last used first")
+	require.ErrorIs(t, d.EndSession(ctx, brann, ansel.ID, seen[0].ID), ErrForbidden)
+	require.ErrorIs(t, d.EndSession(ctx, odile, brann.ID, seen[0].ID), store.ErrNotFound, "not hers")
+	require.NoError(t, d.EndSession(ctx, odile, ansel.ID, seen[0].ID))
+	_, _, err = d.Session(ctx, there.Token)
+	require.ErrorIs(t, err, ErrSignIn)
+	_, _, err = d.Session(ctx, here.Token)
+	require.NoError(t, err)
+}

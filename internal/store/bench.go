@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"time"
 
@@ -61,6 +62,29 @@ func (s *Store) BareCounter(ctx context.Context, day, midnight string) error {
 	} {
 		out := []Case{}
 		if err := s.r.SelectContext(ctx, &out, q.sql, q.args...); err != nil {
+			return err
+		}
+	}
+	return nil
+}
+
+// BareSeason asks what the season shows and does nothing with it.
+func (s *Store) BareSeason(ctx context.Context, from, to string) error {
+	for _, q := range []string{
+		`SELECT substr(created_at, 1, 10), cause, degree, host_id, square, count(*) FROM case_file WHERE created_at >= ? AND created_at < ? GROUP BY 1, 2, 3, 4, 5`,
+		`SELECT created_at, handed_at FROM case_file WHERE created_at >= ? AND created_at < ? AND handed_at <> ''`,
+		`SELECT cause, substr(day, 1, 4), min(day), sum(n) FROM confirmed_day WHERE day >= ? AND day < ? GROUP BY 1, 2`,
+	} {
+		rows, err := s.r.QueryxContext(ctx, q, from, to)
+		if err != nil {
+			return err
+		}
+		for rows.Next() {
+			if _, err := rows.SliceScan(); err != nil {
+				return errors.Join(err, rows.Close())
+			}
+		}
+		if err := errors.Join(rows.Err(), rows.Close()); err != nil {
 			return err
 		}
 	}

@@ -1280,6 +1280,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/keeping/herbarium": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /**
+         * Go back to the herbarium as it ships (coordinator)
+         * @description Go back to the herbarium as it ships (coordinator). Needs a session and its token.
+         */
+        delete: operations["drop-book"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/keeping/now": {
         parameters: {
             query?: never;
@@ -3460,7 +3480,7 @@ export interface components {
             /** Format: int64 */
             good: number;
             /** @enum {string} */
-            kind: "csv" | "bundle";
+            kind: "csv" | "bundle" | "herbarium";
             /** Format: date-time */
             made?: string;
             /** Format: int64 */
@@ -6424,7 +6444,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/qdgY5QTB_9C1yXI8wDvU_gU6qHb7SxrD.ics",
+                     *         "path": "/c/GHlQ_wnR6af98LPMXmaWAGrcESxamXrh.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6464,7 +6484,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/qdgY5QTB_9C1yXI8wDvU_gU6qHb7SxrD.ics",
+                     *       "path": "/c/GHlQ_wnR6af98LPMXmaWAGrcESxamXrh.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -6560,7 +6580,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBQMkNDRURIUktKQVE1Qkcy"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA5N0FOSE1SRUtXVjFIWTQy"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -6623,13 +6643,13 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -6642,7 +6662,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6652,23 +6672,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6676,24 +6696,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6773,13 +6793,13 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -6792,7 +6812,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167878,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -6802,23 +6822,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349364,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282737,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248906
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225454
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -6826,24 +6846,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736275
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 1.8953905671959932,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.084638827956769
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -6943,7 +6963,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6962,7 +6982,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "act, moderate pressure",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -6982,7 +7002,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -6998,23 +7018,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7026,10 +7046,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -7042,15 +7062,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -7076,7 +7096,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 11
                      *     }
@@ -7181,7 +7201,15 @@ export interface operations {
                      *       "why": [
                      *         "Release predatory mites is the mildest that does enough here."
                      *       ],
-                     *       "worked": []
+                     *       "worked": [
+                     *         {
+                     *           "better": 32,
+                     *           "high": 0.7960462125036255,
+                     *           "low": 0.5383265689689715,
+                     *           "n": 47,
+                     *           "remedy": "soap"
+                     *         }
+                     *       ]
                      *     }
                      */
                     "application/json": components["schemas"]["CaseAdvice"];
@@ -7284,7 +7312,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7302,7 +7330,7 @@ export interface operations {
                      *           "state": "yes"
                      *         }
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "ended": true,
                      *         "sheet": {
@@ -7366,7 +7394,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -7426,7 +7454,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7442,23 +7470,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7470,10 +7498,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -7486,15 +7514,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -7614,7 +7642,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7719,7 +7747,7 @@ export interface operations {
                      *         "use": "15 mL per L",
                      *         "volume": "1 L"
                      *       },
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -7739,7 +7767,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7755,23 +7783,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7783,10 +7811,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -7799,15 +7827,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -7842,7 +7870,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 15
                      *     }
@@ -7930,7 +7958,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -7941,46 +7969,46 @@ export interface operations {
                      *       },
                      *       "looks": [],
                      *       "mayUndo": "Iron phosphate bait, thinly strewn: 10.5 g",
-                     *       "number": "26-0028",
+                     *       "number": "26-0033",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
                      *         "candidates": [
                      *           {
                      *             "against": [],
-                     *             "cause": "western-flower-thrips",
+                     *             "cause": "slug",
                      *             "confirmed": false,
                      *             "for": [],
-                     *             "group": "thrips",
+                     *             "group": "slugs",
                      *             "kind": "pest",
-                     *             "name": "Western flower thrips",
-                     *             "p": 0.04614432864946877,
+                     *             "name": "Slugs and snails",
+                     *             "p": 0.17851695563045375,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
                      *         ],
-                     *         "leader": "western-flower-thrips",
+                     *         "leader": "slug",
                      *         "looked": 0,
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.8635931741650347,
+                     *             "bits": 1.7891826031106075,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0,
+                     *             "lossDrop": 0.05269072047093998,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.0543141668135711,
+                     *                 "p": 0.08806589169361546,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 37, not in this book 20",
+                     *                 "text": "Two-spotted spider mite 56, not in this book 18",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.3697781645410109
+                     *                 "topP": 0.5582796496879909
                      *               }
                      *             ],
-                     *             "score": 0.798682788927872
+                     *             "score": 0.842065002005889
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7988,24 +8016,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Slugs and snails"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "slugs",
                      *             "one": true,
-                     *             "p": 0.2028551116863086
+                     *             "p": 0.17851695563045375
                      *           }
                      *         ],
-                     *         "rival": "powdery-mildew",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 0.8101053844077136,
-                     *         "tiltTotal": 0.8101053844077136,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13836588595863664
+                     *           "p": 0.13844877897290092
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8041,7 +8069,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.02896860385293641
+                     *         "p": 0.17851695563045375
                      *       },
                      *       "version": 4
                      *     }
@@ -8197,7 +8225,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8301,7 +8329,7 @@ export interface operations {
                      *         "use": "15 mL per L",
                      *         "volume": "1 L"
                      *       },
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "sheet": {
                      *           "advisor": "Odile",
@@ -8364,7 +8392,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -8424,7 +8452,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -8440,23 +8468,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8468,10 +8496,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -8484,15 +8512,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -8527,7 +8555,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 17
                      *     }
@@ -8635,7 +8663,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8739,7 +8767,7 @@ export interface operations {
                      *         "use": "15 mL per L",
                      *         "volume": "1 L"
                      *       },
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "sheet": {
                      *           "advisor": "Odile",
@@ -8802,7 +8830,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -8862,7 +8890,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -8878,23 +8906,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8906,10 +8934,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -8922,15 +8950,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -8965,7 +8993,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 16
                      *     }
@@ -9040,13 +9068,13 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -9059,7 +9087,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9069,23 +9097,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9093,24 +9121,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9172,7 +9200,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40DPYTY9EN6QNWZZ71"
+                 *       "to": "01KX8M6T40WMYMEDG1GEDT1MX7"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9208,7 +9236,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0A5BH53WXVYAX3A7K",
+                     *         "person": "g-01KX8KD5T0KD4HNM38B4SHXM11",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9218,7 +9246,7 @@ export interface operations {
                      *         "name": "Brann"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0029",
+                     *       "number": "26-0034",
                      *       "page": {
                      *         "sheet": {
                      *           "advisor": "Odile",
@@ -9237,7 +9265,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Spray nothing until you have heard from us."
                      *           ],
-                     *           "number": "26-0029",
+                     *           "number": "26-0034",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -9276,7 +9304,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9286,23 +9314,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9310,24 +9338,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9422,7 +9450,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9441,7 +9469,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "Two dark spots on the back: yes",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -9461,7 +9489,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -9477,23 +9505,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9505,10 +9533,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -9521,15 +9549,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -9597,7 +9625,7 @@ export interface operations {
                      *         "kind": "page",
                      *         "reach": "ilse@terrace.example",
                      *         "state": "waiting",
-                     *         "text": "Ilse, this is the page for your runner bean (26-0027): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
+                     *         "text": "Ilse, this is the page for your runner bean (26-0032): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
                      *         "tries": 0
                      *       }
                      *     ]
@@ -9649,7 +9677,7 @@ export interface operations {
                      *         "kind": "page",
                      *         "reach": "ilse@terrace.example",
                      *         "state": "waiting",
-                     *         "text": "Ilse, this is the page for your runner bean (26-0027): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
+                     *         "text": "Ilse, this is the page for your runner bean (26-0032): your page\nRead the label on the bottle first. Questions: telephone 0100 at the market, Tuesday to Saturday 9 to 16.\nMerrin Sound Plant Desk",
                      *         "tries": 0
                      *       }
                      *     ]
@@ -9771,7 +9799,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9876,7 +9904,7 @@ export interface operations {
                      *         "use": "15 mL per L",
                      *         "volume": "1 L"
                      *       },
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -9896,7 +9924,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -9912,23 +9940,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9940,10 +9968,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -9956,15 +9984,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -9999,7 +10027,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 14
                      *     }
@@ -10095,7 +10123,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0EV0S9FSVBFNVFBBV",
+                     *         "person": "g-01KX3X4TM0T6NP9A1J8NT8KKT2",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10185,7 +10213,7 @@ export interface operations {
                      *             "group": "vine weevil grubs",
                      *             "kind": "pest",
                      *             "name": "Vine weevil grubs",
-                     *             "p": 0.548224475954257,
+                     *             "p": 0.5719532694722205,
                      *             "reason": "for: C-shaped legless grubs, it wilts and stays wilted",
                      *             "regulated": false
                      *           }
@@ -10201,23 +10229,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.3845260319255344,
+                     *             "bits": 0.3741560168627289,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.18162028566679378,
+                     *             "lossDrop": 0.1747722202486663,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.019995663053407494,
+                     *                 "p": 0.018597012477014067,
                      *                 "state": "half",
-                     *                 "text": "Vine weevil grubs 31, not in this book 9",
+                     *                 "text": "Vine weevil grubs 33, not in this book 9",
                      *                 "top": "vine-weevil-grub",
-                     *                 "topP": 0.30530698059040096
+                     *                 "topP": 0.3286098368426607
                      *               }
                      *             ],
-                     *             "score": 0.42425442177779155
+                     *             "score": 0.41002717901069285
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10229,10 +10257,10 @@ export interface operations {
                      *             ],
                      *             "group": "vine weevil grubs",
                      *             "one": true,
-                     *             "p": 0.548224475954257
+                     *             "p": 0.5719532694722205
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "two-spotted-mite",
                      *         "stop": "",
                      *         "tell": [
                      *           "wilt-side"
@@ -10245,11 +10273,11 @@ export interface operations {
                      *             "short": "grubs"
                      *           }
                      *         ],
-                     *         "tiltPrior": -5.52491252371425,
-                     *         "tiltTotal": 11.875035208057021,
+                     *         "tiltPrior": -7.331092497698135,
+                     *         "tiltTotal": 10.068855234073135,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.06195754974105998
+                     *           "p": 0.06022289483690167
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10421,7 +10449,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10525,7 +10553,7 @@ export interface operations {
                      *         "use": "15 mL per L",
                      *         "volume": "1 L"
                      *       },
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "ended": true,
                      *         "sheet": {
@@ -10589,7 +10617,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -10649,7 +10677,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -10665,23 +10693,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10693,10 +10721,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -10709,15 +10737,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -10752,7 +10780,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 18
                      *     }
@@ -10819,7 +10847,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10838,7 +10866,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "picture added: leaf.png",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
@@ -10867,7 +10895,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -10883,23 +10911,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10911,10 +10939,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -10927,15 +10955,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -11048,7 +11076,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11067,7 +11095,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "picture taken away: leaf.png",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -11087,7 +11115,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11103,23 +11131,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11131,10 +11159,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -11147,15 +11175,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -11284,7 +11312,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11303,7 +11331,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "measured on leaf.png: 5.0 ± 0.2 mm, sick: 0 in 100 of the leaf (0 to 100)",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
@@ -11396,7 +11424,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11412,23 +11440,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11440,10 +11468,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -11456,15 +11484,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -11741,7 +11769,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11760,7 +11788,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "Insecticidal soap, Hose it off",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -11780,7 +11808,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11796,23 +11824,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11824,10 +11852,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -11840,15 +11868,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -11883,7 +11911,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 13
                      *     }
@@ -11982,7 +12010,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12000,7 +12028,7 @@ export interface operations {
                      *           "state": "yes"
                      *         }
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "ended": true,
                      *         "sheet": {
@@ -12064,7 +12092,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -12124,7 +12152,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12140,23 +12168,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12168,10 +12196,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -12184,15 +12212,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -12282,7 +12310,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12300,7 +12328,7 @@ export interface operations {
                      *           "state": "yes"
                      *         }
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -12320,7 +12348,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12336,23 +12364,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12364,10 +12392,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -12380,15 +12408,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -12414,7 +12442,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026,
+                     *         "p": 0.6579087425841719,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 9
@@ -12518,7 +12546,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12536,7 +12564,7 @@ export interface operations {
                      *           "state": "yes"
                      *         }
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "page": {
                      *         "ended": true,
                      *         "sheet": {
@@ -12600,7 +12628,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Pyrethrins: they kill the helpers and mites come back worse."
                      *           ],
-                     *           "number": "26-0027",
+                     *           "number": "26-0032",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "Runner bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -12660,7 +12688,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12676,23 +12704,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650791,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874255,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.39077566897969523,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403805
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12704,10 +12732,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -12720,15 +12748,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959932,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462277
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 1,
@@ -12869,7 +12897,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12888,7 +12916,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "How often is a treatment repeated: weekly, for this case",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -12908,7 +12936,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12924,23 +12952,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12952,10 +12980,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -12968,15 +12996,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -13005,7 +13033,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 12
                      *     }
@@ -13107,7 +13135,7 @@ export interface operations {
                      *       "mustNot": [
                      *         "Pyrethrins: they kill the helpers and mites come back worse."
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "place": "Merrin Sound, covered market",
                      *       "plant": "Runner bean",
                      *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -13232,7 +13260,7 @@ export interface operations {
                      *           "id": "01K0EXAMPLE000000000000000",
                      *           "keeper": "01K0EXAMPLE000000000000000",
                      *           "line": "holes",
-                     *           "number": "26-0028",
+                     *           "number": "26-0033",
                      *           "place": "garden",
                      *           "plant": "hosta",
                      *           "stage": "bench",
@@ -13298,13 +13326,13 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -13317,7 +13345,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -13327,23 +13355,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13351,24 +13379,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -13460,7 +13488,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AYF5BHBJXEX5030S",
+                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13479,7 +13507,7 @@ export interface operations {
                      *         }
                      *       ],
                      *       "mayUndo": "working: Two-spotted spider mite",
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "photos": [],
                      *       "reading": {
                      *         "alarms": [],
@@ -13499,7 +13527,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.44589130808494026,
+                     *             "p": 0.6579087425841719,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -13515,23 +13543,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.6349657329650799,
+                     *             "bits": 0.5405899157254842,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.16686718045874244,
+                     *             "lossDrop": 0.17279624923753334,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.3907756689796952,
+                     *                 "p": 0.5630932546995168,
                      *                 "state": "many",
-                     *                 "text": "Two-spotted spider mite 87",
+                     *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.8693509123216865
+                     *                 "topP": 0.9250695676849768
                      *               }
                      *             ],
-                     *             "score": 0.5105098576403806
+                     *             "score": 0.4785331770788266
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13543,10 +13571,10 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.4459607920514918
+                     *             "p": 0.6579327584254584
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "flecks"
@@ -13559,15 +13587,15 @@ export interface operations {
                      *             "short": "two spots"
                      *           }
                      *         ],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 12.048054206390965,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08357917383462281
+                     *           "p": 0.07993222032821194
                      *         },
-                     *         "verdict": "open",
+                     *         "verdict": "working",
                      *         "why": [
-                     *           "No cause holds 60 in 100 yet."
+                     *           "Two-spotted spider mite holds 66 in 100; 70 would settle it."
                      *         ]
                      *       },
                      *       "round": 0,
@@ -13593,7 +13621,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.44589130808494026
+                     *         "p": 0.6579087425841719
                      *       },
                      *       "version": 10
                      *     }
@@ -14243,12 +14271,13 @@ export interface operations {
                      *           "photos": 0,
                      *           "place": "garden",
                      *           "plant": "Runner bean",
+                     *           "square": "E5",
                      *           "stage": "closed",
                      *           "urgency": 0,
                      *           "version": 13
                      *         }
                      *       ],
-                     *       "n": 1
+                     *       "n": 50
                      *     }
                      */
                     "application/json": components["schemas"]["FoundCases"];
@@ -14305,7 +14334,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z803SYJ2CEG89H4NWEG",
+                     *         "id": "g-01KJQV9Z80AX4EAGH2TBH9QPCS",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -14356,9 +14385,10 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80ETZAAVT92N8B4MGM",
+                     *               "person": "g-01KKSAFA80BHYE251K74W3365F",
                      *               "place": "garden",
                      *               "plant": "Tomato",
+                     *               "square": "F6",
                      *               "story": "dark sunken ends on the first fruit"
                      *             },
                      *             "keeper": "01K0EXAMPLE000000000000000",
@@ -14488,7 +14518,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80ETZAAVT92N8B4MGM"
+                 *       "person": "g-01KKSAFA80BHYE251K74W3365F"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -14561,8 +14591,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0C1500WTFQS5777W8",
-                 *       "into": "g-01KX8BM5206Y3GJM2WA38QAT2N"
+                 *       "from": "g-01KS358WM0ACK3MYYGS6S5ZG9C",
+                 *       "into": "g-01KX8BM520HGT6E88R1RF2ZFSX"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -14606,10 +14636,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM5206TH09AWQ8949M9GQ"
+                 *         "01KX8BM520QX3ZGKN9C3B6JA80"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM5206Y3GJM2WA38QAT2N"
+                 *       "person": "g-01KX8BM520HGT6E88R1RF2ZFSX"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -14626,7 +14656,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40275PF85W9P606ZFB",
+                     *       "id": "g-01KX8M6T40XF1MAKRJ86JHKPWZ",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -14657,11 +14687,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T400717YZ9B7Y9RHE4W",
+                 *           "id": "01KX8M6T4041V1WFSQMSGEFXNX",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40T1CS4SQJ4C9EXGDF",
+                 *           "id": "01KX8M6T40S5DHXJRQW0PWAVV5",
                  *           "version": 2
                  *         }
                  *       ]
@@ -14699,7 +14729,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0A5BH53WXVYAX3A7K",
+                     *         "person": "g-01KX8KD5T0KD4HNM38B4SHXM11",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -14709,7 +14739,7 @@ export interface operations {
                      *         "name": "Odile"
                      *       },
                      *       "looks": [],
-                     *       "number": "26-0029",
+                     *       "number": "26-0034",
                      *       "page": {
                      *         "sheet": {
                      *           "advisor": "Odile",
@@ -14728,7 +14758,7 @@ export interface operations {
                      *           "mustNot": [
                      *             "Spray nothing until you have heard from us."
                      *           ],
-                     *           "number": "26-0029",
+                     *           "number": "26-0034",
                      *           "place": "Merrin Sound, covered market",
                      *           "plant": "bean",
                      *           "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -14767,7 +14797,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.07507638722167868,
+                     *             "p": 0.17465180552765697,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -14777,23 +14807,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 2.0301698090747746,
+                     *             "bits": 1.9329528276345949,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.013542684193349586,
+                     *             "lossDrop": 0.0629439497353228,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08580010025282735,
+                     *                 "p": 0.16863649806727302,
                      *                 "state": "flecks",
-                     *                 "text": "Two-spotted spider mite 55, not in this book 11",
+                     *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5532525321248902
+                     *                 "topP": 0.7471084034977867
                      *               }
                      *             ],
-                     *             "score": 0.8894194670225456
+                     *             "score": 0.918328282893859
                      *           }
                      *         ],
                      *         "other": "open",
@@ -14801,24 +14831,24 @@ export interface operations {
                      *         "plans": [
                      *           {
                      *             "causes": [
-                     *               "Predatory mite"
+                     *               "Two-spotted spider mite"
                      *             ],
-                     *             "group": "leave it",
+                     *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.1861193562736273
+                     *             "p": 0.17486577400217038
                      *           }
                      *         ],
-                     *         "rival": "rust",
+                     *         "rival": "green-aphid",
                      *         "stop": "",
                      *         "tell": [
                      *           "main-sign"
                      *         ],
                      *         "tilt": [],
-                     *         "tiltPrior": 1.8953905671959914,
-                     *         "tiltTotal": 1.8953905671959914,
+                     *         "tiltPrior": 3.612359947967773,
+                     *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08463882795676891
+                     *           "p": 0.08467607807666179
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -15603,15 +15633,15 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 1730640,
-                     *       "cases": 30,
-                     *       "folder": "/tmp/TestExamples109229809/001/backups",
+                     *       "bytes": 2874240,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples614740661/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 14
                      *       },
-                     *       "lines": 233,
+                     *       "lines": 658,
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -15669,15 +15699,15 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 1743000,
-                     *       "cases": 30,
-                     *       "folder": "/tmp/TestExamples109229809/001/backups",
+                     *       "bytes": 2886600,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples614740661/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 233,
+                     *       "lines": 658,
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -15739,6 +15769,69 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    "drop-book": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "backups": [
+                     *         {
+                     *           "at": "2026-07-11T13:00:00Z",
+                     *           "bytes": 1699840,
+                     *           "cases": 455,
+                     *           "file": "botanik-20260711-130000.db",
+                     *           "there": true
+                     *         }
+                     *       ],
+                     *       "book": {
+                     *         "causes": 365,
+                     *         "findings": 262,
+                     *         "hosts": 273,
+                     *         "own": 0,
+                     *         "remedies": 113
+                     *       },
+                     *       "bytes": 3142040,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples614740661/001/backups",
+                     *       "keeping": {
+                     *         "every": "day",
+                     *         "hour": 2,
+                     *         "keep": 10
+                     *       },
+                     *       "lines": 658,
+                     *       "next": "2026-07-12T02:00:00+01:00",
+                     *       "people": 24,
+                     *       "photos": 1,
+                     *       "running": "2026-07-11T13:00:00Z",
+                     *       "version": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["DeskHealth"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     "backup-now": {
         parameters: {
             query?: never;
@@ -15757,8 +15850,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 688128,
-                     *       "cases": 30,
+                     *       "bytes": 1699840,
+                     *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -15940,7 +16033,7 @@ export interface operations {
                      *       "mustNot": [
                      *         "Pyrethrins: they kill the helpers and mites come back worse."
                      *       ],
-                     *       "number": "26-0027",
+                     *       "number": "26-0032",
                      *       "place": "Merrin Sound, covered market",
                      *       "plant": "Runner bean",
                      *       "reach": "telephone 0100 at the market, Tuesday to Saturday 9 to 16",
@@ -16107,7 +16200,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/VvA3zr4dO5EceIPcyAWrX5H-XBQmugkL",
+                     *       "path": "/join/ZfX2CIMmHsojZ2uEWN5kl9md74ssOtqJ",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16240,7 +16333,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/zNlYx52P-bivDFeB_hlVm4JZriYNyv4I",
+                     *       "path": "/join/-lU9ewCtpLgsvGd4wsqYeI1CQLaWWss-",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16286,7 +16379,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "54b0489adba39aa6",
+                     *         "id": "585af764ba8e3cd6",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -17189,18 +17282,17 @@ export interface operations {
                      *         "cause": "rose-black-spot",
                      *         "causeName": "Rose black spot",
                      *         "certainty": 1,
-                     *         "createdAt": "2026-02-11T18:00:00Z",
+                     *         "createdAt": "2023-07-26T11:00:00Z",
                      *         "degree": "settled",
-                     *         "grower": "Corin Pell",
+                     *         "grower": "a grower",
                      *         "id": "01K0EXAMPLE000000000000000",
-                     *         "keeper": "01K0EXAMPLE000000000000000",
-                     *         "line": "black spots, leaves falling",
-                     *         "number": "26-0001",
+                     *         "line": "",
+                     *         "number": "23-0055",
                      *         "place": "garden",
                      *         "plant": "Rose",
                      *         "stage": "closed",
                      *         "urgency": 0,
-                     *         "version": 10
+                     *         "version": 1
                      *       }
                      *     ]
                      */
@@ -17353,45 +17445,73 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "advised": [],
+                     *       "advised": [
+                     *         {
+                     *           "better": 10,
+                     *           "cause": "two-spotted-mite",
+                     *           "causeName": "Two-spotted spider mite",
+                     *           "high": 0.9530348578161462,
+                     *           "low": 0.5519691377470267,
+                     *           "n": 12,
+                     *           "remedy": "soap",
+                     *           "remedyName": "Insecticidal soap"
+                     *         }
+                     *       ],
                      *       "arrivals": [
                      *         {
-                     *           "cause": "rose-black-spot",
-                     *           "day": "2026-02-11",
-                     *           "early": 0,
-                     *           "name": "Rose black spot",
-                     *           "years": 0
+                     *           "cause": "fungus-gnat",
+                     *           "day": "2026-01-14",
+                     *           "degreeDays": 4.056126801161126,
+                     *           "early": 80,
+                     *           "lowerC": 7,
+                     *           "name": "Fungus gnat",
+                     *           "usual": "2026-04-04",
+                     *           "usualDegreeDays": 403.5360815540997,
+                     *           "within": 159,
+                     *           "withinDegreeDays": 800.0866758687845,
+                     *           "years": 4
                      *         }
                      *       ],
                      *       "bands": [
                      *         {
-                     *           "key": "vine-weevil-grub",
+                     *           "key": "two-spotted-mite",
                      *           "kind": "pest",
-                     *           "n": 3,
-                     *           "name": "Vine weevil grubs",
+                     *           "n": 12,
+                     *           "name": "Two-spotted spider mite",
                      *           "weeks": [
                      *             0
                      *           ]
                      *         }
                      *       ],
-                     *       "before": 0,
+                     *       "before": 138,
                      *       "desk": "Merrin Sound Plant Desk",
                      *       "from": "2025-07-13",
                      *       "gridKm": 1,
                      *       "hosts": [
                      *         {
-                     *           "id": "bean",
-                     *           "n": 3,
-                     *           "name": "Runner bean"
+                     *           "id": "fuchsia",
+                     *           "n": 13,
+                     *           "name": "Fuchsia"
                      *         }
                      *       ],
                      *       "mistaken": [],
-                     *       "n": 30,
-                     *       "nowhere": 30,
-                     *       "squares": [],
+                     *       "n": 89,
+                     *       "nowhere": 37,
+                     *       "squares": [
+                     *         {
+                     *           "most": [
+                     *             {
+                     *               "n": 1,
+                     *               "name": "undetermined"
+                     *             }
+                     *           ],
+                     *           "n": 1,
+                     *           "square": "A3"
+                     *         }
+                     *       ],
                      *       "surges": [],
                      *       "to": "2026-07-11",
-                     *       "unknown": 3,
+                     *       "unknown": 9,
                      *       "waits": {
                      *         "longest": 6.666666666666667,
                      *         "median": 4.666666666666667,
@@ -18676,7 +18796,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40DPYTY9EN6QNWZZ71",
+                 *       "account": "01KX8M6T40WMYMEDG1GEDT1MX7",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -18761,7 +18881,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40DPYTY9EN6QNWZZ71",
+                 *       "account": "01KX8M6T40WMYMEDG1GEDT1MX7",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -18845,8 +18965,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40DPYTY9EN6QNWZZ71",
-                 *       "to": "01KX8M6T40DPYTY9EN6QJEKS2T"
+                 *       "from": "01KX8M6T40WMYMEDG1GEDT1MX7",
+                 *       "to": "01KX8M6T40WMYMEDG1GCYGEAV1"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

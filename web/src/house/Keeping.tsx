@@ -70,6 +70,7 @@ export function Keeping() {
           Look it over
         </Button>
       </div>
+      {data.book.own > 0 && <OwnSheets />}
       {data.backups.length > 0 && (
         <details>
           <summary>the last {data.backups.length} copies</summary>
@@ -135,6 +136,23 @@ function When({ of }: { of: S['DeskHealth'] }) {
         </Button>
       )}
     </div>
+  );
+}
+
+/** Back to the book as it ships. */
+function OwnSheets() {
+  const client = useQueryClient();
+  const drop = useMutation<S['DeskHealth'], Problem>({
+    mutationFn: () => take<S['DeskHealth']>(api.DELETE('/api/v1/keeping/herbarium')),
+    onSuccess: () => void client.invalidateQueries(),
+  });
+  return (
+    <>
+      <Trouble of={drop.error} />
+      <Button size="small" style={{ justifySelf: 'start' }} onClick={() => drop.mutate()} data-do="drop-book">
+        Take this desk's own sheets out of the herbarium
+      </Button>
+    </>
   );
 }
 

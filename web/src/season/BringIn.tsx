@@ -67,8 +67,8 @@ export function BringIn() {
     <section className="sheet pad stack" data-bring-in>
       <h2>Bring in</h2>
       <p className="quiet">
-        A bundle of another desk (zip), or old records as CSV. What is here is never overwritten, and the whole can be
-        taken out again.
+        A bundle of another desk (zip), old records as CSV, or sheets of your own for the herbarium (zip). No case is
+        ever overwritten, and what came in can be taken out again.
       </p>
       <label className="chip filechip">
         {share === null ? 'Choose a file' : `Sending, ${Math.round(share * 100)} %`}
@@ -89,16 +89,33 @@ export function BringIn() {
           <b>{r.desk}</b>: {r.cases} cases and {r.photos} pictures, every file of it as its checksum says.
         </p>
       )}
+      {up && r?.kind === 'herbarium' && !reading.error && (
+        <div className="stack" data-reading="herbarium">
+          <p>
+            <b>Sheets for the herbarium</b>: {r.rows} causes and remedies of your own.{' '}
+            {r.refused === 0 ? 'The book is sound with them; they count at once.' : 'They do not count like this:'}
+          </p>
+          <ul className="tight">
+            {r.refusals.slice(0, 20).map((x) => (
+              <li key={x.text}>{x.text}</li>
+            ))}
+          </ul>
+        </div>
+      )}
       {up && r?.kind === 'csv' && <Cards of={r} error={reading.error} map={map} setMap={setMap} />}
       {up && r && (
         <div className="wrap">
           <Button
             variant="contained"
-            disabled={!!reading.error || r.good === 0 || keep.isPending}
+            disabled={!!reading.error || (r.good === 0 && (r.kind !== 'herbarium' || r.refused > 0)) || keep.isPending}
             onClick={() => keep.mutate()}
             data-do="keep-import"
           >
-            {r.kind === 'csv' && r.refused > 0 ? `Take the ${r.good} that can be taken` : `Take ${r.good} in`}
+            {r.kind === 'herbarium'
+              ? 'Lay them over the book'
+              : r.kind === 'csv' && r.refused > 0
+                ? `Take the ${r.good} that can be taken`
+                : `Take ${r.good} in`}
           </Button>
           <Button onClick={() => bring.reset()}>Not this one</Button>
         </div>

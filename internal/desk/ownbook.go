@@ -1,0 +1,166 @@
+package desk
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"io"
+	"io/fs"
+	"os"
+	"path/filepath"
+	"strings"
+
+	"botanik/core/fault"
+	"botanik/core/knowledge"
+	"botanik/internal/interchange"
+	"botanik/internal/people"
+)
+
+// ownFolder is where a desk's own sheets of the herbarium lie, beside its file.
+func (s *Service) ownFolder() string { return filepath.Join(s.Store.Dir(), "herbarium") }
+
+// OwnBook reads the desk's own sheets, where it has some, over the herbarium. Before anybody
+// works.
+func (s *Service) OwnBook() error {
+	if _, err := os.Stat(s.ownFolder()); errors.Is(err, fs.ErrNotExist) || s.Books == nil {
+		return nil
+	}
+	b, err := s.checked(s.ownFolder())
+	if err != nil {
+		return fmt.Errorf("the desk's own herbarium in %s: %w; mend it, or move the folder away", s.ownFolder(), err)
+	}
+	s.readFrom(b)
+	return nil
+}
+
+// readFrom has everybody read another book from now on.
+func (s *Service) readFrom(b *knowledge.Base) {
+	s.written.Store(b)
+	s.House.Read(b)
+	s.openBook(knowledge.Local{})
+}
+
+// checked reads a folder over the herbarium and holds all of it to the rules that stop a
+// desk. The first that is broken is the error.
+func (s *Service) checked(folder string) (*knowledge.Base, error) {
+	b, err := s.Books(folder)
+	if err != nil {
+		return nil, fault.New("file", strings.ReplaceAll(err.Error(), folder+"/", ""), "mend the sheet and pack it again")
+	}
+	if p := knowledge.Grave(knowledge.Check(b)); len(p) > 0 {
+		return b, fault.New("file", strings.ReplaceAll(p[0].String(), folder+"/", ""), fmt.Sprintf("%d rules are broken; botanik kb check lists them", len(p)))
+	}
+	return b, nil
+}
+
+// readHerbarium looks at sheets that were brought: they count only when the whole book with
+// them is sound.
+func (s *Service) readHerbarium(f io.ReaderAt, size int64, out ImportReading) (ImportReading, error) {
+	if s.Books == nil {
+		return out, fault.New("file", "is a herbarium, and this desk's own lies in the folder named at its start", "put the sheets there")
+	}
+	out.Kind = "herbarium"
+	folder, err := s.unpackBook(f, size)
+	if err != nil {
+		return out, err
+	}
+	defer func() { _ = os.RemoveAll(folder) }()
+	b, err := s.checked(folder)
+	if b == nil {
+		return out, err
+	}
+	for _, p := range knowledge.Grave(knowledge.Check(b)) {
+		out.Refused++
+		if len(out.Refusals) < mostRefusals {
+			out.Refusals = append(out.Refusals, RefusedRow{Text: strings.ReplaceAll(p.String(), folder+"/", "")})
+		}
+	}
+	for _, k := range b.Causes {
+		if !isOurs(k.From) {
+			out.Rows++
+		}
+	}
+	for _, r := range b.Remedies {
+		if !isOurs(r.From) {
+			out.Rows++
+		}
+	}
+	if out.Good = out.Rows; out.Refused > 0 {
+		out.Good = 0 // one broken rule stops all of it
+	}
+	return out, nil
+}
+
+func (s *Service) unpackBook(f io.ReaderAt, size int64) (string, error) {
+	if err := os.MkdirAll(s.WorkFolder(), 0o700); err != nil {
+		return "", err
+	}
+	folder, err := os.MkdirTemp(s.WorkFolder(), "book-")
+	if err != nil {
+		return "", err
+	}
+	n, err := interchange.UnpackYAML(f, size, folder)
+	if err == nil && n == 0 {
+		err = fault.New("file", "holds no sheets", "pack a folder with causes/, findings/, hosts/ or remedies/ in it")
+	}
+	if err != nil {
+		return "", errors.Join(err, os.RemoveAll(folder))
+	}
+	return folder, nil
+}
+
+// layOver puts sheets in the place of the desk's own, when the book with them is sound; they
+// count at once. Those of before are kept beside them.
+func (s *Service) layOver(ctx context.Context, f io.ReaderAt, size int64) error {
+	folder, err := s.unpackBook(f, size)
+	if err != nil {
+		return err
+	}
+	if _, err := s.checked(folder); err != nil {
+		return errors.Join(err, os.RemoveAll(folder))
+	}
+	if err := s.setAside(); err != nil {
+		return errors.Join(err, os.RemoveAll(folder))
+	}
+	if err := os.Rename(folder, s.ownFolder()); err != nil {
+		return err
+	}
+	b, err := s.checked(s.ownFolder()) // under the name its entries carry from now on
+	if err != nil {
+		return err
+	}
+	s.readFrom(b)
+	return s.Settle(ctx)
+}
+
+// setAside moves the desk's own sheets away; none are there then.
+func (s *Service) setAside() error {
+	err := os.Rename(s.ownFolder(), fmt.Sprintf("%s.%s", s.ownFolder(), s.Now().UTC().Format("20060102-150405.000")))
+	if errors.Is(err, fs.ErrNotExist) {
+		return nil
+	}
+	return err
+}
+
+// DropBook goes back to the herbarium as it ships. The desk's own sheets are kept beside.
+// Coordinators only.
+func (s *Service) DropBook(ctx context.Context, who Person) (DeskHealth, error) {
+	if who.Role != people.Coordinator {
+		return DeskHealth{}, ErrForbidden
+	}
+	if s.Books == nil {
+		return DeskHealth{}, fault.New("", "the desk's own herbarium lies in the folder named at its start", "start without it")
+	}
+	if err := s.setAside(); err != nil {
+		return DeskHealth{}, err
+	}
+	b, err := s.Books("")
+	if err != nil {
+		return DeskHealth{}, err
+	}
+	s.readFrom(b)
+	if err := s.Settle(ctx); err != nil {
+		return DeskHealth{}, err
+	}
+	return s.Health(ctx, who)
+}
