@@ -25,13 +25,13 @@ func (s *Service) keepBundle(ctx context.Context, f io.ReaderAt, size int64, bat
 	flush := func() error {
 		became, numbers, err := s.Store.ImportCases(ctx, batch, list)
 		for i, what := range became {
-			switch {
-			case what == store.CameIn:
+			switch what {
+			case store.CameIn:
 				out.In++
 				if was := list[i].Case.Number; was != numbers[i] {
 					out.Renamed = append(out.Renamed, was+" is "+numbers[i]+" here")
 				}
-			case what == store.Same:
+			case store.Same:
 				out.Same++
 			default:
 				out.Conflicts = append(out.Conflicts, numbers[i])

@@ -26,8 +26,8 @@ type Backup struct {
 	There   bool      `json:"there" doc:"its file still lies there"`
 }
 
-// DeskHealth is how the desk's file and its copies stand.
-type DeskHealth struct {
+// FileHealth is how the desk's file and its copies stand.
+type FileHealth struct {
 	store.Size
 	Folder  string        `json:"folder" doc:"where the copies lie"`
 	Keeping house.Keeping `json:"keeping"`
@@ -165,15 +165,15 @@ func (s *Service) prune(keep int) error {
 }
 
 // Health tells how the desk's file and its copies stand. Coordinators only.
-func (s *Service) Health(ctx context.Context, who Person) (DeskHealth, error) {
+func (s *Service) Health(ctx context.Context, who Person) (FileHealth, error) {
 	if who.Role != people.Coordinator {
-		return DeskHealth{}, ErrForbidden
+		return FileHealth{}, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return DeskHealth{}, err
+		return FileHealth{}, err
 	}
-	out := DeskHealth{Folder: s.BackupFolder(), Backups: []Backup{}, Running: s.begun}
+	out := FileHealth{Folder: s.BackupFolder(), Backups: []Backup{}, Running: s.begun}
 	if out.Size, err = s.Store.Size(ctx); err != nil {
 		return out, err
 	}

@@ -113,7 +113,7 @@ func TestADesksOwnSheets(t *testing.T) {
 	b.Books = herbarium.Load
 	const host = "- id: sea-kale\n  name: Sea kale\n  scientific: Crambe maritima\n  family: Brassicaceae\n  form: perennial\n  leaf: ovate\n"
 	for says, files := range map[string]map[string]string{
-		"kale.yaml":       {"hosts/kale.yaml": "- id: sea-kale\n  nmae: Sea kale\n"},
+		"kale.yaml":       {"hosts/kale.yaml": "- id: sea-kale\n  called: Sea kale\n"},
 		"leads out":       {"../hosts/kale.yaml": host},
 		"is no bundle of": {"readme.txt": "nothing"},
 	} {

@@ -144,23 +144,23 @@ func (s *Service) setAside() error {
 
 // DropBook goes back to the herbarium as it ships. The desk's own sheets are kept beside.
 // Coordinators only.
-func (s *Service) DropBook(ctx context.Context, who Person) (DeskHealth, error) {
+func (s *Service) DropBook(ctx context.Context, who Person) (FileHealth, error) {
 	if who.Role != people.Coordinator {
-		return DeskHealth{}, ErrForbidden
+		return FileHealth{}, ErrForbidden
 	}
 	if s.Books == nil {
-		return DeskHealth{}, fault.New("", "the desk's own herbarium lies in the folder named at its start", "start without it")
+		return FileHealth{}, fault.New("", "the desk's own herbarium lies in the folder named at its start", "start without it")
 	}
 	if err := s.setAside(); err != nil {
-		return DeskHealth{}, err
+		return FileHealth{}, err
 	}
 	b, err := s.Books("")
 	if err != nil {
-		return DeskHealth{}, err
+		return FileHealth{}, err
 	}
 	s.readFrom(b)
 	if err := s.Settle(ctx); err != nil {
-		return DeskHealth{}, err
+		return FileHealth{}, err
 	}
 	return s.Health(ctx, who)
 }

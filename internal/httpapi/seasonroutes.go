@@ -117,17 +117,17 @@ func (s *Server) recordRoutes() {
 }
 
 func (s *Server) keepingRoutes() {
-	get(s, "health", "house", "/keeping", "How the desk's file and its copies stand (coordinator)", func(ctx context.Context, _ *none) (desk.DeskHealth, error) { return s.desk.Health(ctx, who(ctx)) })
+	get(s, "health", "house", "/keeping", "How the desk's file and its copies stand (coordinator)", func(ctx context.Context, _ *none) (desk.FileHealth, error) { return s.desk.Health(ctx, who(ctx)) })
 	register(s, s.changing(), http.MethodPut, "set-keeping", "house", "/keeping", "When the desk's file is copied by itself (coordinator)", func(ctx context.Context, in *struct {
 		IfMatch string `header:"If-Match" doc:"the version you read"`
 		Body    house.Keeping
-	}) (desk.DeskHealth, error) {
+	}) (desk.FileHealth, error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
-			return desk.DeskHealth{}, err
+			return desk.FileHealth{}, err
 		}
 		if err := s.desk.House.SetKeeping(ctx, who(ctx), in.Body, from); err != nil {
-			return desk.DeskHealth{}, err
+			return desk.FileHealth{}, err
 		}
 		return s.desk.Health(ctx, who(ctx))
 	})
@@ -137,7 +137,7 @@ func (s *Server) keepingRoutes() {
 	ask(s, "check-file", "house", "/keeping/check", "Look the desk's whole file over (coordinator)", func(ctx context.Context, _ *none) (desk.Checked, error) {
 		return s.desk.CheckFile(ctx, who(ctx))
 	})
-	register(s, s.asking(), http.MethodDelete, "drop-book", "house", "/keeping/herbarium", "Go back to the herbarium as it ships (coordinator)", func(ctx context.Context, _ *none) (desk.DeskHealth, error) {
+	register(s, s.asking(), http.MethodDelete, "drop-book", "house", "/keeping/herbarium", "Go back to the herbarium as it ships (coordinator)", func(ctx context.Context, _ *none) (desk.FileHealth, error) {
 		return s.desk.DropBook(ctx, who(ctx))
 	})
 	get(s, "troubles", "house", "/keeping/troubles", "What went wrong inside the program in the last seven days (coordinator)", func(ctx context.Context, _ *none) ([]Logged, error) {

@@ -75,18 +75,24 @@ func (s *Store) BareSeason(ctx context.Context, from, to string) error {
 		`SELECT created_at, handed_at FROM case_file WHERE created_at >= ? AND created_at < ? AND handed_at <> ''`,
 		`SELECT cause, substr(day, 1, 4), min(day), sum(n) FROM confirmed_day WHERE day >= ? AND day < ? GROUP BY 1, 2`,
 	} {
-		rows, err := s.r.QueryxContext(ctx, q, from, to)
-		if err != nil {
-			return err
-		}
-		for rows.Next() {
-			if _, err := rows.SliceScan(); err != nil {
-				return errors.Join(err, rows.Close())
-			}
-		}
-		if err := errors.Join(rows.Err(), rows.Close()); err != nil {
+		if err := s.run(ctx, q, from, to); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+// run reads all that a query answers and throws it away.
+func (s *Store) run(ctx context.Context, q string, args ...any) (err error) {
+	rows, err := s.r.QueryxContext(ctx, q, args...)
+	if err != nil {
+		return err
+	}
+	defer func() { err = errors.Join(err, rows.Close()) }()
+	for rows.Next() {
+		if _, err := rows.SliceScan(); err != nil {
+			return err
+		}
+	}
+	return rows.Err()
 }

@@ -2977,42 +2977,6 @@ export interface components {
             /** @description in a few words */
             words: string;
         };
-        DeskHealth: {
-            /** @description the newest first */
-            backups: components["schemas"]["Backup"][];
-            book: components["schemas"]["BookHealth"];
-            /** Format: int64 */
-            bytes: number;
-            /** Format: int64 */
-            cases: number;
-            /** @description where the copies lie */
-            folder: string;
-            keeping: components["schemas"]["Keeping"];
-            /**
-             * Format: int64
-             * @description lines of all stories
-             */
-            lines: number;
-            /** Format: date-time */
-            next?: string;
-            /**
-             * Format: int64
-             * @description growers
-             */
-            people: number;
-            /** Format: int64 */
-            photos: number;
-            /**
-             * Format: date-time
-             * @description since when this program runs
-             */
-            running: string;
-            /**
-             * Format: int64
-             * @description of the keeping, for changing it
-             */
-            version: number;
-        };
         Device: {
             /**
              * Format: double
@@ -3143,6 +3107,42 @@ export interface components {
             person?: string;
             token: string;
             who: string;
+        };
+        FileHealth: {
+            /** @description the newest first */
+            backups: components["schemas"]["Backup"][];
+            book: components["schemas"]["BookHealth"];
+            /** Format: int64 */
+            bytes: number;
+            /** Format: int64 */
+            cases: number;
+            /** @description where the copies lie */
+            folder: string;
+            keeping: components["schemas"]["Keeping"];
+            /**
+             * Format: int64
+             * @description lines of all stories
+             */
+            lines: number;
+            /** Format: date-time */
+            next?: string;
+            /**
+             * Format: int64
+             * @description growers
+             */
+            people: number;
+            /** Format: int64 */
+            photos: number;
+            /**
+             * Format: date-time
+             * @description since when this program runs
+             */
+            running: string;
+            /**
+             * Format: int64
+             * @description of the keeping, for changing it
+             */
+            version: number;
         };
         FillStep: {
             adds: string;
@@ -6444,7 +6444,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/GHlQ_wnR6af98LPMXmaWAGrcESxamXrh.ics",
+                     *         "path": "/c/4tSUKNU7Bm4n7nPGhLM4DkfqB1CteM7R.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6484,7 +6484,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/GHlQ_wnR6af98LPMXmaWAGrcESxamXrh.ics",
+                     *       "path": "/c/4tSUKNU7Bm4n7nPGhLM4DkfqB1CteM7R.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -6580,7 +6580,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA5N0FOSE1SRUtXVjFIWTQy"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWUjA2RlZHMktFVkY4MjlO"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -6643,7 +6643,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6793,7 +6793,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6963,7 +6963,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7312,7 +7312,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7642,7 +7642,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7958,7 +7958,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8225,7 +8225,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8663,7 +8663,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9068,7 +9068,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9200,7 +9200,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40WMYMEDG1GEDT1MX7"
+                 *       "to": "01KX8M6T4060B5T94F95DF7CFD"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9236,7 +9236,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0KD4HNM38B4SHXM11",
+                     *         "person": "g-01KX8KD5T00TREDAVPAA8YW0Y8",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9450,7 +9450,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9799,7 +9799,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10123,7 +10123,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0T6NP9A1J8NT8KKT2",
+                     *         "person": "g-01KX3X4TM0Z938GDG9K6Y0YJP4",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10229,23 +10229,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.3741560168627289,
+                     *             "bits": 0.3741560168627278,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.1747722202486663,
+                     *             "lossDrop": 0.17477222024866623,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.018597012477014067,
+                     *                 "p": 0.018597012477014063,
                      *                 "state": "half",
                      *                 "text": "Vine weevil grubs 33, not in this book 9",
                      *                 "top": "vine-weevil-grub",
                      *                 "topP": 0.3286098368426607
                      *               }
                      *             ],
-                     *             "score": 0.41002717901069285
+                     *             "score": 0.4100271790106923
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10449,7 +10449,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10847,7 +10847,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11076,7 +11076,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11312,7 +11312,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11769,7 +11769,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12010,7 +12010,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12310,7 +12310,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12546,7 +12546,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12897,7 +12897,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13326,7 +13326,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13488,7 +13488,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T406XHRQWJSWWWBBT3E",
+                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14334,7 +14334,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80AX4EAGH2TBH9QPCS",
+                     *         "id": "g-01KJQV9Z802QWJP31CVN0T9DQ9",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -14385,7 +14385,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80BHYE251K74W3365F",
+                     *               "person": "g-01KKSAFA8012CND7G1KR8TQKYS",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -14518,7 +14518,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80BHYE251K74W3365F"
+                 *       "person": "g-01KKSAFA8012CND7G1KR8TQKYS"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -14591,8 +14591,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0ACK3MYYGS6S5ZG9C",
-                 *       "into": "g-01KX8BM520HGT6E88R1RF2ZFSX"
+                 *       "from": "g-01KS358WM0RAZ6K2QSQNMZW5XF",
+                 *       "into": "g-01KX8BM520Z830RXJSTG2AY1AT"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -14636,10 +14636,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520QX3ZGKN9C3B6JA80"
+                 *         "01KX8BM520A2Y7CNR33QX26E45"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520HGT6E88R1RF2ZFSX"
+                 *       "person": "g-01KX8BM520Z830RXJSTG2AY1AT"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -14656,7 +14656,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40XF1MAKRJ86JHKPWZ",
+                     *       "id": "g-01KX8M6T408XVF8TG9NVNQ42FC",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -14687,11 +14687,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T4041V1WFSQMSGEFXNX",
+                 *           "id": "01KX8M6T409NTAGVKP5ZA166ND",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40S5DHXJRQW0PWAVV5",
+                 *           "id": "01KX8M6T40CEC3D1ARZ2FCKZRD",
                  *           "version": 2
                  *         }
                  *       ]
@@ -14729,7 +14729,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0KD4HNM38B4SHXM11",
+                     *         "person": "g-01KX8KD5T00TREDAVPAA8YW0Y8",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -15137,10 +15137,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 1,
+                     *         "cases": 425,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "cards.csv",
+                     *         "name": "the card index of before.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -15402,7 +15402,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 1,
+                     *       "gone": 425,
                      *       "stay": []
                      *     }
                      */
@@ -15633,15 +15633,15 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 2874240,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples614740661/001/backups",
+                     *       "bytes": 3784760,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples790067380/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 14
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -15649,7 +15649,7 @@ export interface operations {
                      *       "version": 0
                      *     }
                      */
-                    "application/json": components["schemas"]["DeskHealth"];
+                    "application/json": components["schemas"]["FileHealth"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -15699,15 +15699,15 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 2886600,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples614740661/001/backups",
+                     *       "bytes": 3797120,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples790067380/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -15715,7 +15715,7 @@ export interface operations {
                      *       "version": 1
                      *     }
                      */
-                    "application/json": components["schemas"]["DeskHealth"];
+                    "application/json": components["schemas"]["FileHealth"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -15789,8 +15789,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1699840,
-                     *           "cases": 455,
+                     *           "bytes": 790528,
+                     *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -15802,15 +15802,15 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 3142040,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples614740661/001/backups",
+                     *       "bytes": 3858920,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples790067380/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -15818,7 +15818,7 @@ export interface operations {
                      *       "version": 1
                      *     }
                      */
-                    "application/json": components["schemas"]["DeskHealth"];
+                    "application/json": components["schemas"]["FileHealth"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -15850,8 +15850,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1699840,
-                     *       "cases": 455,
+                     *       "bytes": 790528,
+                     *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -16200,7 +16200,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/ZfX2CIMmHsojZ2uEWN5kl9md74ssOtqJ",
+                     *       "path": "/join/3zjT_A5aeN4ozu2m5GMZIdcZDDCjOo2e",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16333,7 +16333,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/-lU9ewCtpLgsvGd4wsqYeI1CQLaWWss-",
+                     *       "path": "/join/Xzr9BRudSiwWSe4A4uVm_CYR_ObbbdeV",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16379,7 +16379,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "585af764ba8e3cd6",
+                     *         "id": "3436a618d9703c79",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -18796,7 +18796,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40WMYMEDG1GEDT1MX7",
+                 *       "account": "01KX8M6T4060B5T94F95DF7CFD",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -18881,7 +18881,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40WMYMEDG1GEDT1MX7",
+                 *       "account": "01KX8M6T4060B5T94F95DF7CFD",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -18965,8 +18965,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40WMYMEDG1GEDT1MX7",
-                 *       "to": "01KX8M6T40WMYMEDG1GCYGEAV1"
+                 *       "from": "01KX8M6T4060B5T94F95DF7CFD",
+                 *       "to": "01KX8M6T4060B5T94F91E4MAEQ"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -13,9 +13,9 @@ const size = (b: number) => (b > 1 << 20 ? `${(b / (1 << 20)).toFixed(1)} MB` : 
 export function Keeping() {
   const client = useQueryClient();
   const say = useToast();
-  const { data, error } = useQuery<S['DeskHealth'], Problem>({
+  const { data, error } = useQuery<S['FileHealth'], Problem>({
     queryKey: ['keeping'],
-    queryFn: () => take<S['DeskHealth']>(api.GET('/api/v1/keeping')),
+    queryFn: () => take<S['FileHealth']>(api.GET('/api/v1/keeping')),
   });
   const renew = () => void client.invalidateQueries({ queryKey: ['keeping'] });
   const now = useMutation<S['Backup'], Problem>({
@@ -89,13 +89,13 @@ export function Keeping() {
   );
 }
 
-function When({ of }: { of: S['DeskHealth'] }) {
+function When({ of }: { of: S['FileHealth'] }) {
   const client = useQueryClient();
   const [draft, setDraft] = useState<Partial<S['Keeping']>>({});
   const now = { ...of.keeping, ...draft };
-  const save = useMutation<S['DeskHealth'], Problem>({
+  const save = useMutation<S['FileHealth'], Problem>({
     mutationFn: () =>
-      take<S['DeskHealth']>(
+      take<S['FileHealth']>(
         api.PUT('/api/v1/keeping', { params: { header: { 'If-Match': String(of.version) } }, body: now }),
       ),
     onSuccess: (h) => {
@@ -142,8 +142,8 @@ function When({ of }: { of: S['DeskHealth'] }) {
 /** Back to the book as it ships. */
 function OwnSheets() {
   const client = useQueryClient();
-  const drop = useMutation<S['DeskHealth'], Problem>({
-    mutationFn: () => take<S['DeskHealth']>(api.DELETE('/api/v1/keeping/herbarium')),
+  const drop = useMutation<S['FileHealth'], Problem>({
+    mutationFn: () => take<S['FileHealth']>(api.DELETE('/api/v1/keeping/herbarium')),
     onSuccess: () => void client.invalidateQueries(),
   });
   return (
