@@ -68,6 +68,12 @@ func (s *Service) Export(ctx context.Context, who Person, in ExportInput) (Job, 
 	return Job{}, fault.New("what", fmt.Sprintf("%q is nothing that leaves a desk", in.What), "use cases, looks, treatments, bundle or darwin-core")
 }
 
+// RecordTable is a table that leaves the desk, with its columns.
+type RecordTable = interchange.Table
+
+// RecordTables are the tables that leave the desk.
+func RecordTables() []RecordTable { return interchange.Tables }
+
 // eachCase goes through what was asked for and tells how far it is.
 func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, total int), f func(r store.Case, c *Case) error) (int, error) {
 	q.Most = 1

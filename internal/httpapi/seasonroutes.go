@@ -9,7 +9,6 @@ import (
 
 	"botanik/internal/desk"
 	"botanik/internal/house"
-	"botanik/internal/interchange"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
@@ -72,7 +71,7 @@ func (s *Server) seasonRoutes() {
 }
 
 func (s *Server) recordRoutes() {
-	get(s, "record-tables", "records", "/records", "The tables that leave the desk, with their columns and units", func(context.Context, *none) ([]interchange.Table, error) { return interchange.Tables, nil })
+	get(s, "record-tables", "records", "/records", "The tables that leave the desk, with their columns and units", func(context.Context, *none) ([]desk.RecordTable, error) { return desk.RecordTables(), nil })
 	ask(s, "export-records", "records", "/records/export", "Begin to write a file of records", func(ctx context.Context, in *struct{ Body desk.ExportInput }) (desk.Job, error) {
 		return s.desk.Export(ctx, who(ctx), in.Body)
 	})

@@ -1,0 +1,254 @@
+package drill_test
+
+import (
+	"fmt"
+	"math"
+	"math/rand/v2"
+	"slices"
+	"sync"
+	"testing"
+	"time"
+
+	"botanik/core/differential"
+	"botanik/core/drill"
+	"botanik/core/knowledge"
+	"botanik/core/remedy"
+	"botanik/herbarium"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+	"pgregory.net/rapid"
+)
+
+var engine = differential.NewEngine(herbarium.Embedded())
+
+func all(*knowledge.Cause) float64 { return 1 }
+
+func dice(seed uint64) drill.Dice { return rand.New(rand.NewPCG(seed, 8)) }
+
+// drawn are samples drawn once for all tests: each takes an expert a while to tell.
+var drawn = sync.OnceValue(func() []drill.Sample {
+	out := []drill.Sample{}
+	for seed := range uint64(24) {
+		s, err := drill.Draw(engine, dice(seed), seed%2 == 0, all)
+		if err != nil {
+			panic(err)
+		}
+		out = append(out, s)
+	}
+	return out
+})
+
+// Drawn cases are honest and can be told: no state their cause never has, nothing unfit, and
+// an expert ends at the right plan; the same seed is the same case.
+func TestDrawnCasesAreHonestAndCanBeTold(t *testing.T) {
+	unlisted := 0
+	for seed, s := range drawn() {
+		require.NotEmpty(t, s.Story)
+		looks := []differential.Look{}
+		for _, x := range drill.Expert(engine, s) {
+			looks = append(looks, s.Answer(engine.Base, x.Finding)...)
+		}
+		require.NoError(t, engine.Check(s.Setting, looks))
+		r := engine.Rank(s.Setting, looks)
+		if s.Cause == "" {
+			unlisted++
+			assert.Equal(t, differential.Undetermined, r.Verdict)
+			continue
+		}
+		c := engine.Base.Cause(s.Cause)
+		assert.Equal(t, c.Group, engine.Base.Cause(r.Leader).Group, "seed %d", seed)
+		for _, f := range engine.Base.Findings {
+			for _, st := range s.There[f.ID] {
+				assert.NotEqual(t, knowledge.Frequency("never"), c.Findings[f.ID][st], "%s never has %s=%s", c.ID, f.ID, st)
+				assert.False(t, f.States[f.State(st)].Unfit)
+			}
+		}
+	}
+	assert.Positive(t, unlisted, "sending it on is a right answer now and then")
+	again, err := drill.Draw(engine, dice(3), false, all)
+	require.NoError(t, err)
+	require.Equal(t, drawn()[3], again, "the same dice, the same sample")
+	_, err = drill.Draw(engine, dice(1), false, func(*knowledge.Cause) float64 { return 0 })
+	require.Error(t, err)
+}
+
+func points(s drill.Score, name string) int {
+	for _, p := range s.Parts {
+		if p.Name == name {
+			return p.Points
+		}
+	}
+	return -1
+}
+
+// The expert's own path and verdict is worth the most; a look more that tells nothing never
+// raises a score, wherever it stands.
+func TestANeedlessLookNeverRaisesTheScore(t *testing.T) {
+	tried := 0
+	rapid.Check(t, func(t *rapid.T) {
+		if tried++; tried > 25 { // each is two cases judged
+			return
+		}
+		s := rapid.SampledFrom(drawn()).Draw(t, "sample")
+		asked := []string{}
+		for _, f := range rapid.SliceOfNDistinct(rapid.SampledFrom(engine.Base.Findings), 0, 4, func(f *knowledge.Finding) string { return f.ID }).Draw(t, "asked") {
+			asked = append(asked, f.ID)
+		}
+		v := drill.Verdict{Cause: s.Cause, Sure: rapid.SampledFrom([]float64{.3, .7, .97}).Draw(t, "sure"), Act: "wait"}
+		was := drill.Judge(engine, s, asked, v, nil)
+		f := rapid.SampledFrom(engine.Base.Findings).Draw(t, "more")
+		more := drill.Judge(engine, s, append(slices.Clone(asked), f.ID), v, nil)
+		if last := more.Steps[len(more.Steps)-1]; last.Bits <= 0 {
+			require.True(t, last.Needless)
+			require.LessOrEqual(t, more.Points, was.Points)
+		}
+		require.GreaterOrEqual(t, was.Points, 0)
+		require.LessOrEqual(t, more.Points, 100)
+		sum := 0
+		for _, p := range more.Parts {
+			require.GreaterOrEqual(t, p.Points, 0)
+			require.LessOrEqual(t, p.Points, p.Most)
+			sum += p.Points
+		}
+		require.Equal(t, more.Points, sum)
+	})
+}
+
+// Safety comes first: a friend treated, an alarm not given and a remedy that must not be used
+// are named, and leave nothing for what is done.
+func TestWhatHurtsIsNamedFirst(t *testing.T) {
+	of := func(kind func(*knowledge.Cause) bool) drill.Sample {
+		for seed := range uint64(400) {
+			s, err := drill.Draw(engine, dice(seed), false, func(c *knowledge.Cause) float64 {
+				if kind(c) {
+					return 1
+				}
+				return 0
+			})
+			if err == nil && s.Cause != "" {
+				return s
+			}
+		}
+		t.Fatal("nothing drawn")
+		return drill.Sample{}
+	}
+	helper := of(func(c *knowledge.Cause) bool { return c.Kind == "helper" })
+	got := drill.Judge(engine, helper, nil, drill.Verdict{Cause: helper.Cause, Sure: .9, Act: "act", Remedy: "soap"}, nil)
+	require.Len(t, got.Faults, 1)
+	assert.Zero(t, points(got, "What is done"))
+	assert.Equal(t, 20, points(drill.Judge(engine, helper, nil, drill.Verdict{Cause: helper.Cause, Act: "wait"}, nil), "What is done"))
+	law := of(func(c *knowledge.Cause) bool { return c.Regulated != "" })
+	assert.NotEmpty(t, drill.Judge(engine, law, nil, drill.Verdict{Cause: law.Cause, Act: "act", Remedy: "soap"}, nil).Faults)
+	assert.Empty(t, drill.Judge(engine, law, nil, drill.Verdict{Cause: law.Cause, Act: "refer"}, nil).Faults)
+	pest := of(func(c *knowledge.Cause) bool { return c.Kind == "pest" && c.Regulated == "" })
+	never := func(string) *remedy.Offer {
+		return &remedy.Offer{Name: "Summer oil", Status: "no", Reasons: []remedy.Reason{{Text: "It burns ferns."}}}
+	}
+	got = drill.Judge(engine, pest, nil, drill.Verdict{Cause: pest.Cause, Act: "act", Remedy: "summer-oil"}, never)
+	assert.Equal(t, []string{"Summer oil must not be used here. It burns ferns."}, got.Faults)
+	assert.Equal(t, "yes", got.Right)
+	assert.Equal(t, "no", drill.Judge(engine, pest, nil, drill.Verdict{}, nil).Right)
+}
+
+// Worked by hand: Brier and its parts.
+func TestCalibrationWorked(t *testing.T) {
+	told := []drill.Told{{.9, true}, {.9, true}, {.9, false}, {.5, true}, {.5, false}}
+	c := drill.Calibrate(told)
+	assert.InDelta(t, (.01+.01+.81+.25+.25)/5, c.Brier, 1e-12)
+	// 0.9: 2 of 3 right; 0.5: 1 of 2; base 3/5.
+	assert.InDelta(t, 3./5*math.Pow(.9-2./3, 2), c.Reliability, 1e-12)
+	assert.InDelta(t, 3./5*math.Pow(2./3-.6, 2)+2./5*math.Pow(.5-.6, 2), c.Resolution, 1e-12)
+	assert.InDelta(t, .24, c.Uncertainty, 1e-12)
+	assert.InDelta(t, c.Brier, c.Reliability-c.Resolution+c.Uncertainty, 1e-12)
+	assert.Zero(t, drill.Calibrate(nil).Brier)
+}
+
+// Who says what they believe has the best Brier to expect; and the parts always add up.
+func TestACalibratedAnswererFaresBest(t *testing.T) {
+	rapid.Check(t, func(t *rapid.T) {
+		q := rapid.Float64Range(0, 1).Draw(t, "how likely it is right")
+		said := rapid.Float64Range(0, 1).Draw(t, "said")
+		expect := func(s float64) float64 { return q*drill.Brier(s, true) + (1-q)*drill.Brier(s, false) }
+		require.LessOrEqual(t, expect(q), expect(said)+1e-12)
+		told := []drill.Told{}
+		for range rapid.IntRange(1, 40).Draw(t, "n") {
+			told = append(told, drill.Told{Sure: rapid.SampledFrom([]float64{.3, .5, .7, .85, .97}).Draw(t, "sure"), Right: rapid.Bool().Draw(t, "right")})
+		}
+		c := drill.Calibrate(told)
+		require.InDelta(t, c.Brier, c.Reliability-c.Resolution+c.Uncertainty, 1e-9)
+		require.NotEmpty(t, c.Says)
+	})
+}
+
+// Worked values of the schedule: 2^(right−wrong) days of half-life, and half remembered after
+// one of them (Settles and Meeder 2016, with Leitner's weights).
+func TestTheScheduleWorked(t *testing.T) {
+	at := time.Date(2026, 7, 11, 9, 0, 0, 0, time.UTC)
+	for _, c := range []struct {
+		right, wrong int
+		days, half   float64
+	}{{0, 0, 0, 1}, {1, 0, 0, 2}, {3, 0, 0, 8}, {3, 2, 0, 2}, {0, 2, 0, .25}, {0, 9, 0, 15. / 1440}, {12, 0, 0, 274}} {
+		assert.InDelta(t, c.half, drill.Memory{Right: c.right, Wrong: c.wrong}.HalfLife(), 1e-9, "%+v", c)
+	}
+	m := drill.Memory{}.After(true, at)
+	assert.InDelta(t, 1, m.Recall(at), 1e-12)
+	assert.InDelta(t, .5, m.Recall(at.AddDate(0, 0, 2)), 1e-12)
+	assert.InDelta(t, .25, m.Recall(at.AddDate(0, 0, 4)), 1e-12)
+	assert.Zero(t, drill.Memory{}.Recall(at))
+
+	known := map[string]drill.Memory{"fresh in mind": m, "half gone": {Right: 1, Last: at.AddDate(0, 0, -2)}, "nearly gone": {Right: 1, Last: at.AddDate(0, 0, -6)}}
+	things := []drill.Thing{{"fresh in mind", 9}, {"half gone", 1}, {"nearly gone", 1}, {"new", 1}, {"new and mistaken here", 3}}
+	assert.Equal(t, []string{"new and mistaken here", "nearly gone", "half gone"}, drill.Next(things, known, at, 1))
+	assert.Equal(t, []string{"nearly gone", "half gone"}, drill.Next(things, known, at, 0))
+}
+
+// A simulated learner, who forgets by a law of their own (a power of time, not the
+// schedule's), knows more of what is drilled than of what is not.
+func TestALearnerImprovesOnWhatIsDrilled(t *testing.T) {
+	r := rand.New(rand.NewPCG(3, 4))
+	type trace struct {
+		strength float64
+		last     time.Time
+	}
+	now := time.Date(2026, 1, 5, 18, 0, 0, 0, time.UTC)
+	mind := map[string]*trace{}
+	knows := func(key string, at time.Time) float64 {
+		x := mind[key]
+		if x == nil {
+			return .25 // guessing one of four
+		}
+		return .25 + .75*math.Pow(1+at.Sub(x.last).Hours()/24/x.strength, -.5)
+	}
+	things, known := []drill.Thing{}, map[string]drill.Memory{}
+	for i := range 40 {
+		things = append(things, drill.Thing{Key: fmt.Sprint(i), Weight: 1})
+	}
+	drilled := things[:20]
+	asked := 0
+	for range 60 {
+		for _, key := range drill.Next(drilled, known, now, 3)[:min(10, len(drill.Next(drilled, known, now, 3)))] {
+			asked++
+			ok := r.Float64() < knows(key, now)
+			known[key] = known[key].After(ok, now)
+			if mind[key] == nil {
+				mind[key] = &trace{strength: 1}
+			} else if ok {
+				mind[key].strength *= 1.8
+			}
+			mind[key].last = now
+		}
+		now = now.AddDate(0, 0, 1)
+	}
+	mean := func(of []drill.Thing) (m float64) {
+		for _, x := range of {
+			m += knows(x.Key, now) / float64(len(of))
+		}
+		return m
+	}
+	t.Logf("after %d questions in sixty days: %.2f of what was drilled is known, %.2f of what was not", asked, mean(drilled), mean(things[20:]))
+	assert.Greater(t, mean(drilled), .8)
+	assert.InDelta(t, .25, mean(things[20:]), 1e-9)
+	now = now.AddDate(0, 6, 0)
+	assert.Less(t, mean(drilled), .8, "and forgets without")
+}
