@@ -107,7 +107,7 @@ func TestAxeFindsNothing(t *testing.T) {
 	p.open(link)
 	p.see(`.paper`)
 	check("grower's page")
-	rest := []string{"/scope", "/scope/ratio", "/scope/picture", "/mixing", "/spray-days", "/spray-days/lately", "/spray-days/winter", "/spray-days/weather", "/rounds", "/rounds/whose", "/rounds/day", "/season", "/season/find", "/season/records", "/plates", "/plates/latania-scale", "/house", "/bench"}
+	rest := []string{"/scope", "/scope/ratio", "/scope/picture", "/mixing", "/spray-days", "/spray-days/lately", "/spray-days/winter", "/spray-days/weather", "/rounds", "/rounds/whose", "/rounds/day", "/season", "/season/find", "/season/records", "/drill", "/drill/case", "/drill/you", "/plates", "/plates/latania-scale", "/house", "/bench"}
 	if len(sights(0)) > 1 { // like one of those above: in make axe alone
 		rest = append(rest, "/scope/calibrate", "/tags", "/plates/compare?cause=two-spotted-mite&cause=red-mite", "/plates/sheet")
 	}

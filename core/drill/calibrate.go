@@ -20,8 +20,8 @@ type Level struct {
 	Right int     `json:"right"`
 }
 
-// Calibration is how far somebody's certainty can be trusted.
-type Calibration struct {
+// Calibrated is how far somebody's certainty can be trusted.
+type Calibrated struct {
 	N           int      `json:"n"`
 	Levels      []Level  `json:"levels" doc:"by how sure they were, least first"`
 	Brier       float64  `json:"brier" doc:"mean square of certainty less outcome; 0 is perfect, 0.25 is tossing a coin"`
@@ -33,8 +33,8 @@ type Calibration struct {
 
 // Calibrate reads answers. Brier = reliability − resolution + uncertainty (Murphy 1973),
 // exactly, as answers of one certainty are one level.
-func Calibrate(answers []Told) Calibration {
-	out := Calibration{N: len(answers), Levels: []Level{}, Says: []string{}}
+func Calibrate(answers []Told) Calibrated {
+	out := Calibrated{N: len(answers), Levels: []Level{}, Says: []string{}}
 	if len(answers) == 0 {
 		return out
 	}
@@ -77,7 +77,7 @@ func Brier(sure float64, right bool) float64 {
 // fewestTold are how many answers anything is said from (judgement).
 const fewestTold = 10
 
-func (c *Calibration) say(base float64) {
+func (c *Calibrated) say(base float64) {
 	if c.N < fewestTold {
 		c.Says = append(c.Says, fmt.Sprintf("After %d answers more, this says how far your certainty can be trusted.", fewestTold-c.N))
 		return

@@ -95,7 +95,7 @@ func TestANeedlessLookNeverRaisesTheScore(t *testing.T) {
 		for _, f := range rapid.SliceOfNDistinct(rapid.SampledFrom(engine.Base.Findings), 0, 4, func(f *knowledge.Finding) string { return f.ID }).Draw(t, "asked") {
 			asked = append(asked, f.ID)
 		}
-		v := drill.Verdict{Cause: s.Cause, Sure: rapid.SampledFrom([]float64{.3, .7, .97}).Draw(t, "sure"), Act: "wait"}
+		v := drill.PracticeVerdict{Cause: s.Cause, Sure: rapid.SampledFrom([]float64{.3, .7, .97}).Draw(t, "sure"), Act: "wait"}
 		was := drill.Judge(engine, s, asked, v, nil)
 		f := rapid.SampledFrom(engine.Base.Findings).Draw(t, "more")
 		more := drill.Judge(engine, s, append(slices.Clone(asked), f.ID), v, nil)
@@ -134,21 +134,21 @@ func TestWhatHurtsIsNamedFirst(t *testing.T) {
 		return drill.Sample{}
 	}
 	helper := of(func(c *knowledge.Cause) bool { return c.Kind == "helper" })
-	got := drill.Judge(engine, helper, nil, drill.Verdict{Cause: helper.Cause, Sure: .9, Act: "act", Remedy: "soap"}, nil)
+	got := drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Sure: .9, Act: "act", Remedy: "soap"}, nil)
 	require.Len(t, got.Faults, 1)
 	assert.Zero(t, points(got, "What is done"))
-	assert.Equal(t, 20, points(drill.Judge(engine, helper, nil, drill.Verdict{Cause: helper.Cause, Act: "wait"}, nil), "What is done"))
+	assert.Equal(t, 20, points(drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Act: "wait"}, nil), "What is done"))
 	law := of(func(c *knowledge.Cause) bool { return c.Regulated != "" })
-	assert.NotEmpty(t, drill.Judge(engine, law, nil, drill.Verdict{Cause: law.Cause, Act: "act", Remedy: "soap"}, nil).Faults)
-	assert.Empty(t, drill.Judge(engine, law, nil, drill.Verdict{Cause: law.Cause, Act: "refer"}, nil).Faults)
+	assert.NotEmpty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "act", Remedy: "soap"}, nil).Faults)
+	assert.Empty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "refer"}, nil).Faults)
 	pest := of(func(c *knowledge.Cause) bool { return c.Kind == "pest" && c.Regulated == "" })
 	never := func(string) *remedy.Offer {
 		return &remedy.Offer{Name: "Summer oil", Status: "no", Reasons: []remedy.Reason{{Text: "It burns ferns."}}}
 	}
-	got = drill.Judge(engine, pest, nil, drill.Verdict{Cause: pest.Cause, Act: "act", Remedy: "summer-oil"}, never)
+	got = drill.Judge(engine, pest, nil, drill.PracticeVerdict{Cause: pest.Cause, Act: "act", Remedy: "summer-oil"}, never)
 	assert.Equal(t, []string{"Summer oil must not be used here. It burns ferns."}, got.Faults)
 	assert.Equal(t, "yes", got.Right)
-	assert.Equal(t, "no", drill.Judge(engine, pest, nil, drill.Verdict{}, nil).Right)
+	assert.Equal(t, "no", drill.Judge(engine, pest, nil, drill.PracticeVerdict{}, nil).Right)
 }
 
 // Worked by hand: Brier and its parts.

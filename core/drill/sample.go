@@ -78,7 +78,7 @@ func Draw(e *differential.Engine, r Dice, south bool, weight func(*knowledge.Cau
 }
 
 // ends says whether a path ends at the truth.
-func ends(e *differential.Engine, s Sample, path []Step) bool {
+func ends(e *differential.Engine, s Sample, path []LookTaken) bool {
 	looks := []differential.Look{}
 	for _, x := range path {
 		looks = append(looks, s.Answer(e.Base, x.Finding)...)
@@ -200,8 +200,8 @@ func story(b *knowledge.Base, c *knowledge.Cause, s Sample, r Dice) string {
 	return out + "."
 }
 
-// Step is one look of a case, with what it told.
-type Step struct {
+// LookTaken is one look of a case, with what it told.
+type LookTaken struct {
 	Finding     string   `json:"finding"`
 	Name        string   `json:"name"`
 	Saw         []string `json:"saw"`
@@ -220,8 +220,8 @@ const mostSteps = 14
 
 // Expert goes through a sample as the book would: each time the look worth most per minute,
 // until looking can end.
-func Expert(e *differential.Engine, s Sample) []Step {
-	out, looks := []Step{}, []differential.Look{}
+func Expert(e *differential.Engine, s Sample) []LookTaken {
+	out, looks := []LookTaken{}, []differential.Look{}
 	p := right(e, s, looks)
 	for range mostSteps {
 		r := e.Rank(s.Setting, looks)
@@ -236,10 +236,10 @@ func Expert(e *differential.Engine, s Sample) []Step {
 }
 
 // take is one look.
-func take(e *differential.Engine, s Sample, looks []differential.Look, finding string, before float64) (Step, []differential.Look) {
+func take(e *differential.Engine, s Sample, looks []differential.Look, finding string, before float64) (LookTaken, []differential.Look) {
 	f := e.Base.Finding(finding)
 	got := s.Answer(e.Base, finding)
-	step := Step{Finding: finding, Name: f.Name, Minutes: f.Minutes, Destructive: f.Destructive, Saw: []string{}}
+	step := LookTaken{Finding: finding, Name: f.Name, Minutes: f.Minutes, Destructive: f.Destructive, Saw: []string{}}
 	for _, l := range got {
 		step.Saw = append(step.Saw, f.States[f.State(l.State)].Name)
 	}

@@ -10,16 +10,16 @@ import (
 	"botanik/core/remedy"
 )
 
-// Verdict is what somebody says of a sample.
-type Verdict struct {
+// PracticeVerdict is what somebody says of a sample.
+type PracticeVerdict struct {
 	Cause  string  `json:"cause,omitempty" maxLength:"60" doc:"cause id; empty: undetermined, it is sent on"`
 	Sure   float64 `json:"sure" minimum:"0" maximum:"1"`
 	Act    string  `json:"act" enum:"act,wait,refer" doc:"do something, leave it and watch, or send it on"`
 	Remedy string  `json:"remedy,omitempty" maxLength:"60" doc:"what is done first, where something is"`
 }
 
-// Part of a score, with its reason.
-type Part struct {
+// ScorePart of a score, with its reason.
+type ScorePart struct {
 	Name   string `json:"name"`
 	Points int    `json:"points"`
 	Most   int    `json:"most"`
@@ -28,19 +28,19 @@ type Part struct {
 
 // Score is what a case was worth, safety first.
 type Score struct {
-	Points        int      `json:"points" doc:"of a hundred"`
-	Faults        []string `json:"faults" doc:"what would have hurt somebody; each takes the points for what is done"`
-	Right         string   `json:"right" enum:"yes,plan,no" doc:"the cause; another that is treated the same; neither"`
-	Truth         string   `json:"truth"`
-	TruthID       string   `json:"truthId,omitempty"`
-	Parts         []Part   `json:"parts"`
-	Steps         []Step   `json:"steps" doc:"what was asked, with what an expert would have asked"`
-	Expert        []Step   `json:"expert"`
-	Minutes       float64  `json:"minutes"`
-	ExpertMinutes float64  `json:"expertMinutes"`
-	FirstUseful   int      `json:"firstUseful" doc:"which look first told something, from 1; 0 for none"`
-	Brier         float64  `json:"brier"`
-	Tilt          string   `json:"tilt" doc:"what split it at last, in a sentence"`
+	Points        int         `json:"points" doc:"of a hundred"`
+	Faults        []string    `json:"faults" doc:"what would have hurt somebody; each takes the points for what is done"`
+	Right         string      `json:"right" enum:"yes,plan,no" doc:"the cause; another that is treated the same; neither"`
+	Truth         string      `json:"truth"`
+	TruthID       string      `json:"truthId,omitempty"`
+	Parts         []ScorePart `json:"parts"`
+	Steps         []LookTaken `json:"steps" doc:"what was asked, with what an expert would have asked"`
+	Expert        []LookTaken `json:"expert"`
+	Minutes       float64     `json:"minutes"`
+	ExpertMinutes float64     `json:"expertMinutes"`
+	FirstUseful   int         `json:"firstUseful" doc:"which look first told something, from 1; 0 for none"`
+	Brier         float64     `json:"brier"`
+	Tilt          string      `json:"tilt" doc:"what split it at last, in a sentence"`
 }
 
 // What each part of a case is worth (judgement: a right name found by needless looks is half
@@ -55,8 +55,8 @@ const (
 
 // Judge weighs a case: what was asked, in this order, and the verdict. advise says what the
 // ladder says of a remedy for the true cause; nil where nothing is treated.
-func Judge(e *differential.Engine, s Sample, asked []string, v Verdict, advise func(remedy string) *remedy.Offer) Score {
-	out := Score{Faults: []string{}, Parts: []Part{}, Steps: []Step{}, Expert: Expert(e, s), TruthID: s.Cause, Truth: "nothing of the book: it is sent on", Right: "no"}
+func Judge(e *differential.Engine, s Sample, asked []string, v PracticeVerdict, advise func(remedy string) *remedy.Offer) Score {
+	out := Score{Faults: []string{}, Parts: []ScorePart{}, Steps: []LookTaken{}, Expert: Expert(e, s), TruthID: s.Cause, Truth: "nothing of the book: it is sent on", Right: "no"}
 	truth := e.Base.Cause(s.Cause)
 	if truth != nil {
 		out.Truth = truth.Name
@@ -82,17 +82,17 @@ func Judge(e *differential.Engine, s Sample, asked []string, v Verdict, advise f
 }
 
 func (out *Score) add(name string, most int, share float64, why string) {
-	out.Parts = append(out.Parts, Part{name, int(math.Round(float64(most) * clamp(share))), most, why})
+	out.Parts = append(out.Parts, ScorePart{name, int(math.Round(float64(most) * clamp(share))), most, why})
 }
 
 func (out *Score) name(truth, said *knowledge.Cause) {
 	switch out.Right {
 	case "yes":
-		out.add("What it is", mostName, 1, "it is "+out.Truth)
+		out.add("What it is", mostName, 1, "it is "+humanise.InSentence(out.Truth))
 	case "plan":
 		out.add("What it is", mostName, .8, fmt.Sprintf("it was %s; %s is treated the same", humanise.InSentence(truth.Name), humanise.InSentence(said.Name)))
 	default:
-		out.add("What it is", mostName, 0, "it was "+out.Truth)
+		out.add("What it is", mostName, 0, "it was "+humanise.InSentence(out.Truth))
 	}
 }
 
@@ -127,8 +127,8 @@ func (out *Score) replay(e *differential.Engine, s Sample, asked []string) {
 	}
 }
 
-func strongest(steps []Step) *Step {
-	var best *Step
+func strongest(steps []LookTaken) *LookTaken {
+	var best *LookTaken
 	for i := range steps {
 		if best == nil || steps[i].Bits > best.Bits {
 			best = &steps[i]
@@ -179,7 +179,7 @@ func (out *Score) looks(e *differential.Engine, s Sample) {
 }
 
 // done weighs what is done. What would hurt comes first and leaves nothing.
-func (out *Score) done(truth *knowledge.Cause, v Verdict, advise func(string) *remedy.Offer) {
+func (out *Score) done(truth *knowledge.Cause, v PracticeVerdict, advise func(string) *remedy.Offer) {
 	refer := truth == nil || truth.Regulated != ""
 	var offer *remedy.Offer
 	if v.Act == "act" && v.Remedy != "" && advise != nil {

@@ -226,6 +226,19 @@ func TestExamples(t *testing.T) {
 	keep("end-session", nil, o.call("DELETE", "/api/v1/people/"+ansel+"/sessions/"+firstID(t, open.Raw), nil), 200)
 	read("people-trace", "/api/v1/people/trace")
 
+	course := map[string]any{"name": "scales before spring", "classes": []any{"armored-scale", "soft-scale"}, "kinds": []any{"split", "plate"}}
+	keep("set-course", course, o.call("PUT", "/api/v1/drill/course", course, "If-Match", `"0"`), 200)
+	read("practice", "/api/v1/drill")
+	q := ask("ask-me", "/api/v1/drill/questions", map[string]any{"kind": "plate"})
+	said := map[string]any{"choice": q.Body["options"].([]any)[0].(map[string]any)["id"], "sure": .7}
+	ask("answer-me", "/api/v1/drill/questions/"+q.Body["id"].(string), said)
+	pc := ask("practise-case", "/api/v1/drill/cases", map[string]any{})
+	drillAt := "/api/v1/drill/cases/" + pc.Body["id"].(string)
+	ask("practice-look", drillAt+"/look", map[string]any{"finding": "flecks"})
+	read("practice-case", drillAt)
+	ask("practice-verdict", drillAt+"/verdict", map[string]any{"sure": .5, "act": "refer"})
+	read("learners", "/api/v1/drill/learners")
+
 	h := read("house", "/api/v1/house")
 	rules := map[string]any{"policy": map[string]any{"pyrethrins": map[string]any{"use": "heavy", "why": "the market keeps bees on the roof"}}}
 	keep("set-house", rules, o.call("PUT", "/api/v1/house", rules, "If-Match", h.Header.Get("ETag")), 200)

@@ -133,6 +133,7 @@ func (s *Server) routes() {
 	s.growerRoutes()
 	s.seasonRoutes()
 	s.joinRoutes()
+	s.drillRoutes()
 	s.houseRoutes()
 	if err := describe(s.API.OpenAPI()); err != nil {
 		panic(err) // the examples are compiled in

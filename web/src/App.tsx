@@ -22,6 +22,7 @@ const BagTags = lazy(() => import('./counter/BagTags'));
 const Rounds = lazy(() => import('./rounds/Rounds'));
 const Whose = lazy(() => import('./rounds/Whose'));
 const Day = lazy(() => import('./rounds/Day'));
+const Drill = lazy(() => import('./drill/Drill'));
 const Season = lazy(() => import('./season/Season'));
 const SprayDays = lazy(() => import('./spray/SprayDays'));
 const House = lazy(() => import('./house/House'));
@@ -145,6 +146,7 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
               <Route path="/rounds/:id?" element={<Rounds />} />
               <Route path="/plates" element={<Plates />} />
               <Route path="/plates/:id" element={<Plates />} />
+              <Route path="/drill/:table?" element={<Drill />} />
               <Route path="/season/:table?" element={<Season />} />
               <Route path="/house" element={<House />} />
               <Route path="*" element={<Navigate to="/" replace />} />

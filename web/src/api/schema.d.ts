@@ -840,6 +840,186 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/drill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * How one does in practice
+         * @description How one does in practice. Needs a session.
+         */
+        get: operations["practice"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * A made-up sample to practise on
+         * @description A made-up sample to practise on. Needs a session and its token.
+         */
+        post: operations["practise-case"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/cases/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A made-up sample as far as it was looked at
+         * @description A made-up sample as far as it was looked at. Needs a session.
+         */
+        get: operations["practice-case"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/cases/{id}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Ask for one look at it
+         * @description Ask for one look at it. Needs a session and its token.
+         */
+        post: operations["practice-look"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/cases/{id}/verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Say what it is and what is done, and hear what it was worth
+         * @description Say what it is and what is done, and hear what it was worth. Needs a session and its token.
+         */
+        post: operations["practice-verdict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/course": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Set what is to be practised (coordinator)
+         * @description Set what is to be practised (coordinator). Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["set-course"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/learners": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Who practised how, each by themselves (coordinator)
+         * @description Who practised how, each by themselves (coordinator). Needs a session.
+         */
+        get: operations["learners"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * The next short question
+         * @description The next short question. Needs a session and its token.
+         */
+        post: operations["ask-me"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/questions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Answer it, and hear what is right
+         * @description Answer it, and hear what is right. Needs a session and its token.
+         */
+        post: operations["answer-me"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/earlier": {
         parameters: {
             query?: never;
@@ -2359,6 +2539,12 @@ export interface components {
             p: number;
             text: string;
         };
+        AnswerBody: {
+            /** @description id of an answer */
+            choice: string;
+            /** Format: double */
+            sure: number;
+        };
         Ask: {
             askOn?: string;
             call: boolean;
@@ -2387,6 +2573,20 @@ export interface components {
             version: number;
             what: string;
             when: string;
+        };
+        AskBody: {
+            /** @description one short form; what is fading and matters most when left out */
+            kind?: string;
+        };
+        Asked: {
+            ask: string;
+            facts: string[];
+            id: string;
+            kind: string;
+            name: string;
+            options: components["schemas"]["Choice"][];
+            /** @description cause whose plate is shown */
+            plate?: string;
         };
         AwayBody: {
             account: string;
@@ -2457,6 +2657,34 @@ export interface components {
         BringBody: {
             /** @description the file's own name */
             name: string;
+        };
+        Calibrated: {
+            /**
+             * Format: double
+             * @description mean square of certainty less outcome; 0 is perfect, 0.25 is tossing a coin
+             */
+            brier: number;
+            /** @description by how sure they were, least first */
+            levels: components["schemas"]["Level"][];
+            /** Format: int64 */
+            n: number;
+            /**
+             * Format: double
+             * @description how far certainty lies from how often it was right; 0 is best
+             */
+            reliability: number;
+            /**
+             * Format: double
+             * @description how well certainty parts right from wrong; more is better
+             */
+            resolution: number;
+            /** @description the same in plain words */
+            says: string[];
+            /**
+             * Format: double
+             * @description what there is to part: most when half are right
+             */
+            uncertainty: number;
         };
         Calibration: {
             /** Format: date-time */
@@ -2640,6 +2868,10 @@ export interface components {
             said: string;
             whole: boolean;
         };
+        Choice: {
+            id: string;
+            text: string;
+        };
         Chosen: {
             /** @enum {string} */
             by: "default" | "house" | "case";
@@ -2806,6 +3038,14 @@ export interface components {
             bits: number;
             character: string;
             leaves: components["schemas"]["Leaves"][];
+            name: string;
+        };
+        Course: {
+            /** @description classes of causes it is about: armored-scale, mite, fungus ...; all when empty */
+            classes: string[];
+            /** @description short forms it uses; all when empty */
+            kinds: string[];
+            /** @description as it is told to who practises; empty: no course is set */
             name: string;
         };
         DayCount: {
@@ -3725,6 +3965,14 @@ export interface components {
             said: string;
             state: string;
         };
+        KindDone: {
+            kind: string;
+            /** Format: int64 */
+            n: number;
+            name: string;
+            /** Format: int64 */
+            right: number;
+        };
         Label: {
             /** @description crops this bottle names, by host id, group or family; empty: not written down */
             crops?: string[];
@@ -3764,6 +4012,32 @@ export interface components {
             asked: components["schemas"]["ShareRequest"];
             found: components["schemas"]["ShareFound"];
         };
+        Learner: {
+            /**
+             * Format: int64
+             * @description answers on what the course is about
+             */
+            course: number;
+            /**
+             * Format: int64
+             * @description of the last four weeks
+             */
+            days: number;
+            /** Format: int64 */
+            due: number;
+            id: string;
+            /**
+             * Format: int64
+             * @description answers given
+             */
+            n: number;
+            name: string;
+            /** Format: int64 */
+            right: number;
+            role: string;
+            /** @description of their certainty */
+            says: string[];
+        };
         Leaves: {
             /**
              * Format: int64
@@ -3777,6 +4051,14 @@ export interface components {
             species: string[];
             /** @description a state, or above or below the line */
             state: string;
+        };
+        Level: {
+            /** Format: int64 */
+            n: number;
+            /** Format: int64 */
+            right: number;
+            /** Format: double */
+            sure: number;
         };
         Light: {
             /**
@@ -3868,6 +4150,16 @@ export interface components {
             what: string;
             why?: string;
         };
+        Look: {
+            /** @enum {string} */
+            certainty?: "sure" | "think" | "guess" | "";
+            finding: string;
+            /** @enum {string} */
+            instrument?: "eye" | "lens" | "scope" | "told" | "";
+            /** @description the state was looked for and is not there; only where several states can stand together */
+            not?: boolean;
+            state: string;
+        };
         LookAlike: {
             cause: string;
             split: string;
@@ -3891,6 +4183,10 @@ export interface components {
             /** @description state id; empty takes the look back */
             state: string;
         };
+        LookForBody: {
+            /** @description id */
+            finding: string;
+        };
         LookRecord: {
             /** Format: date-time */
             at: string;
@@ -3906,6 +4202,32 @@ export interface components {
             not?: boolean;
             spot?: components["schemas"]["Spot"];
             state: string;
+        };
+        LookTaken: {
+            /** @description what an expert would have asked here */
+            better?: string;
+            /** Format: double */
+            betterBits?: number;
+            /**
+             * Format: double
+             * @description what it told of the truth: log2 of how much likelier the right plan is after it
+             */
+            bits: number;
+            destructive?: boolean;
+            finding: string;
+            /** @description what leads after it */
+            leads: string;
+            /** Format: double */
+            minutes: number;
+            name: string;
+            /** @description it told nothing, or used up what a gentler look would have told */
+            needless?: boolean;
+            /**
+             * Format: double
+             * @description how likely the right plan is after it
+             */
+            p: number;
+            saw: string[];
         };
         Looks: {
             finding: string;
@@ -3937,6 +4259,17 @@ export interface components {
             rate: string;
             /** Format: double */
             share: number;
+        };
+        Marked: {
+            /**
+             * Format: double
+             * @description after how many days it is as likely forgotten as known
+             */
+            againDays: number;
+            /** @description the right one */
+            option: string;
+            right: boolean;
+            why: string;
         };
         Marks: {
             asked?: components["schemas"]["PhotoRequest"];
@@ -4603,6 +4936,64 @@ export interface components {
             /** @description what one pot holds, like '5 L' */
             size?: string;
         };
+        Practice: {
+            calibration: components["schemas"]["Calibrated"];
+            /** @description points of the last whole cases, oldest first */
+            cases: number[];
+            course: components["schemas"]["Course"];
+            /**
+             * Format: int64
+             * @description days of the last four weeks on which something was practised
+             */
+            days: number;
+            /**
+             * Format: int64
+             * @description things once known that are fading
+             */
+            due: number;
+            kinds: components["schemas"]["KindDone"][];
+            /** @description certainties to choose from */
+            sureties: components["schemas"]["Surety"][];
+            /**
+             * Format: int64
+             * @description answers given today
+             */
+            today: number;
+            /**
+             * Format: int64
+             * @description of the course
+             */
+            version: number;
+        };
+        PracticeCase: {
+            /** @description id */
+            host: string;
+            id: string;
+            /** @description what was asked and seen, in order */
+            looks: components["schemas"]["Look"][];
+            /** Format: double */
+            minutes: number;
+            /** Format: int64 */
+            month: number;
+            place: string;
+            plant: string;
+            story: string;
+            /** @description the sample was used up: nothing more can be looked at */
+            used?: boolean;
+        };
+        PracticeVerdict: {
+            /**
+             * @description do something, leave it and watch, or send it on
+             * @enum {string}
+             */
+            act: "act" | "wait" | "refer";
+            /** @description cause id; empty: undetermined, it is sent on */
+            cause?: string;
+            /** @description what is done first, where something is */
+            remedy?: string;
+            /** Format: double */
+            sure: number;
+        };
         Pressure: {
             /** @description the index at the end of each day */
             days: number[];
@@ -5087,6 +5478,47 @@ export interface components {
             option: string;
             /** @description question of the trade */
             school: string;
+        };
+        Score: {
+            /** Format: double */
+            brier: number;
+            expert: components["schemas"]["LookTaken"][];
+            /** Format: double */
+            expertMinutes: number;
+            /** @description what would have hurt somebody; each takes the points for what is done */
+            faults: string[];
+            /**
+             * Format: int64
+             * @description which look first told something, from 1; 0 for none
+             */
+            firstUseful: number;
+            /** Format: double */
+            minutes: number;
+            parts: components["schemas"]["ScorePart"][];
+            /**
+             * Format: int64
+             * @description of a hundred
+             */
+            points: number;
+            /**
+             * @description the cause; another that is treated the same; neither
+             * @enum {string}
+             */
+            right: "yes" | "plan" | "no";
+            /** @description what was asked, with what an expert would have asked */
+            steps: components["schemas"]["LookTaken"][];
+            /** @description what split it at last, in a sentence */
+            tilt: string;
+            truth: string;
+            truthId?: string;
+        };
+        ScorePart: {
+            /** Format: int64 */
+            most: number;
+            name: string;
+            /** Format: int64 */
+            points: number;
+            why: string;
         };
         Season: {
             /** @description what was put on and what came of it, from five known ends on */
@@ -5735,6 +6167,11 @@ export interface components {
              * @description 1 when scattered at random, more when clumped
              */
             varianceToMean: number;
+        };
+        Surety: {
+            name: string;
+            /** Format: double */
+            sure: number;
         };
         Table: {
             columns: components["schemas"]["Column"][];
@@ -6444,7 +6881,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/4tSUKNU7Bm4n7nPGhLM4DkfqB1CteM7R.ics",
+                     *         "path": "/c/BZsMg8gNKhs6g2Oot2tu38VU5oXlvevk.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6484,7 +6921,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/4tSUKNU7Bm4n7nPGhLM4DkfqB1CteM7R.ics",
+                     *       "path": "/c/BZsMg8gNKhs6g2Oot2tu38VU5oXlvevk.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -6580,7 +7017,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWUjA2RlZHMktFVkY4MjlO"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBQMzgyWjdUOFE4UDRDMVRZ"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -6643,7 +7080,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6793,7 +7230,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -6963,7 +7400,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7312,7 +7749,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7642,7 +8079,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7958,7 +8395,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8225,7 +8662,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8663,7 +9100,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9068,7 +9505,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9200,7 +9637,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T4060B5T94F95DF7CFD"
+                 *       "to": "01KX8M6T40RE9A8FCQ1SSBRTJN"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9236,7 +9673,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T00TREDAVPAA8YW0Y8",
+                     *         "person": "g-01KX8KD5T0EEATV23DNVNQD1PT",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9450,7 +9887,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9799,7 +10236,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10123,7 +10560,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0Z938GDG9K6Y0YJP4",
+                     *         "person": "g-01KX3X4TM0YQKSV2RG5C5YSAWT",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10229,23 +10666,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.3741560168627278,
+                     *             "bits": 0.3741560168627289,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.17477222024866623,
+                     *             "lossDrop": 0.1747722202486663,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.018597012477014063,
+                     *                 "p": 0.018597012477014067,
                      *                 "state": "half",
                      *                 "text": "Vine weevil grubs 33, not in this book 9",
                      *                 "top": "vine-weevil-grub",
                      *                 "topP": 0.3286098368426607
                      *               }
                      *             ],
-                     *             "score": 0.4100271790106923
+                     *             "score": 0.41002717901069285
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10449,7 +10886,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10847,7 +11284,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11076,7 +11513,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11312,7 +11749,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11769,7 +12206,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12010,7 +12447,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12310,7 +12747,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12546,7 +12983,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12897,7 +13334,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13326,7 +13763,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13488,7 +13925,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40NJ31WJ901PXTBS08",
+                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14154,6 +14591,552 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    practice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "calibration": {
+                     *         "brier": 0,
+                     *         "levels": [],
+                     *         "n": 0,
+                     *         "reliability": 0,
+                     *         "resolution": 0,
+                     *         "says": [],
+                     *         "uncertainty": 0
+                     *       },
+                     *       "cases": [],
+                     *       "course": {
+                     *         "classes": [
+                     *           "armored-scale"
+                     *         ],
+                     *         "kinds": [
+                     *           "split"
+                     *         ],
+                     *         "name": "scales before spring"
+                     *       },
+                     *       "days": 0,
+                     *       "due": 0,
+                     *       "kinds": [
+                     *         {
+                     *           "kind": "plate",
+                     *           "n": 0,
+                     *           "name": "Name the plate",
+                     *           "right": 0
+                     *         }
+                     *       ],
+                     *       "sureties": [
+                     *         {
+                     *           "name": "a guess",
+                     *           "sure": 0.3
+                     *         }
+                     *       ],
+                     *       "today": 0,
+                     *       "version": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Practice"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "practise-case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "host": "gooseberry",
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "looks": [],
+                     *       "minutes": 0,
+                     *       "month": 6,
+                     *       "place": "garden",
+                     *       "plant": "Gooseberry",
+                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *     }
+                     */
+                    "application/json": components["schemas"]["PracticeCase"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "practice-case": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "host": "gooseberry",
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "looks": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "none"
+                     *         }
+                     *       ],
+                     *       "minutes": 0.2,
+                     *       "month": 6,
+                     *       "place": "garden",
+                     *       "plant": "Gooseberry",
+                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *     }
+                     */
+                    "application/json": components["schemas"]["PracticeCase"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "practice-look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "finding": "flecks"
+                 *     }
+                 */
+                "application/json": components["schemas"]["LookForBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "host": "gooseberry",
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "looks": [
+                     *         {
+                     *           "finding": "flecks",
+                     *           "state": "none"
+                     *         }
+                     *       ],
+                     *       "minutes": 0.2,
+                     *       "month": 6,
+                     *       "place": "garden",
+                     *       "plant": "Gooseberry",
+                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *     }
+                     */
+                    "application/json": components["schemas"]["PracticeCase"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "practice-verdict": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "act": "refer",
+                 *       "sure": 0.5
+                 *     }
+                 */
+                "application/json": components["schemas"]["PracticeVerdict"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "brier": 0.25,
+                     *       "expert": [
+                     *         {
+                     *           "bits": 1.653625427922326,
+                     *           "finding": "main-sign",
+                     *           "leads": "Gooseberry sawfly",
+                     *           "minutes": 0.2,
+                     *           "name": "What strikes you first",
+                     *           "p": 0.06934311781716287,
+                     *           "saw": [
+                     *             "living things on it"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "expertMinutes": 2.1,
+                     *       "faults": [],
+                     *       "firstUseful": 0,
+                     *       "minutes": 0.2,
+                     *       "parts": [
+                     *         {
+                     *           "most": 40,
+                     *           "name": "What it is",
+                     *           "points": 0,
+                     *           "why": "it was Gooseberry sawfly"
+                     *         }
+                     *       ],
+                     *       "points": 17,
+                     *       "right": "no",
+                     *       "steps": [
+                     *         {
+                     *           "better": "What strikes you first",
+                     *           "betterBits": 1.653625427922326,
+                     *           "bits": 0.04226419626202471,
+                     *           "finding": "flecks",
+                     *           "leads": "Powdery mildew",
+                     *           "minutes": 0.2,
+                     *           "name": "Pale pin-prick flecks",
+                     *           "needless": true,
+                     *           "p": 0.022695267188490187,
+                     *           "saw": [
+                     *             "none"
+                     *           ]
+                     *         }
+                     *       ],
+                     *       "tilt": "Size of the creatures split it: bigger.",
+                     *       "truth": "Gooseberry sawfly",
+                     *       "truthId": "gooseberry-sawfly"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Score"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "set-course": {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description the version you read */
+                "If-Match"?: string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "classes": [
+                 *         "armored-scale",
+                 *         "soft-scale"
+                 *       ],
+                 *       "kinds": [
+                 *         "split",
+                 *         "plate"
+                 *       ],
+                 *       "name": "scales before spring"
+                 *     }
+                 */
+                "application/json": components["schemas"]["Course"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "calibration": {
+                     *         "brier": 0,
+                     *         "levels": [],
+                     *         "n": 0,
+                     *         "reliability": 0,
+                     *         "resolution": 0,
+                     *         "says": [],
+                     *         "uncertainty": 0
+                     *       },
+                     *       "cases": [],
+                     *       "course": {
+                     *         "classes": [
+                     *           "armored-scale"
+                     *         ],
+                     *         "kinds": [
+                     *           "split"
+                     *         ],
+                     *         "name": "scales before spring"
+                     *       },
+                     *       "days": 0,
+                     *       "due": 0,
+                     *       "kinds": [
+                     *         {
+                     *           "kind": "plate",
+                     *           "n": 0,
+                     *           "name": "Name the plate",
+                     *           "right": 0
+                     *         }
+                     *       ],
+                     *       "sureties": [
+                     *         {
+                     *           "name": "a guess",
+                     *           "sure": 0.3
+                     *         }
+                     *       ],
+                     *       "today": 0,
+                     *       "version": 1
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Practice"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    learners: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "course": 1,
+                     *         "days": 1,
+                     *         "due": 0,
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "n": 2,
+                     *         "name": "Odile",
+                     *         "right": 0,
+                     *         "role": "coordinator",
+                     *         "says": [
+                     *           "After 8 answers more, this says how far your certainty can be trusted."
+                     *         ]
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["Learner"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "ask-me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "kind": "plate"
+                 *     }
+                 */
+                "application/json": components["schemas"]["AskBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "ask": "What is drawn here?",
+                     *       "facts": [],
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "kind": "plate",
+                     *       "name": "Name the plate",
+                     *       "options": [
+                     *         {
+                     *           "id": "citrus-mealybug",
+                     *           "text": "Citrus mealybug"
+                     *         }
+                     *       ],
+                     *       "plate": "hydrangea-scale"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Asked"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "answer-me": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "choice": "citrus-mealybug",
+                 *       "sure": 0.7
+                 *     }
+                 */
+                "application/json": components["schemas"]["AnswerBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "againDays": 0.5,
+                     *       "option": "hydrangea-scale",
+                     *       "right": false,
+                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
+                     *     }
+                     */
+                    "application/json": components["schemas"]["Marked"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     earlier: {
         parameters: {
             query?: never;
@@ -14334,7 +15317,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z802QWJP31CVN0T9DQ9",
+                     *         "id": "g-01KJQV9Z80FF5VA6PTFT0EZH63",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -14385,7 +15368,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA8012CND7G1KR8TQKYS",
+                     *               "person": "g-01KKSAFA8082XFP67ZPK6KB4KQ",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -14518,7 +15501,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA8012CND7G1KR8TQKYS"
+                 *       "person": "g-01KKSAFA8082XFP67ZPK6KB4KQ"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -14591,8 +15574,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0RAZ6K2QSQNMZW5XF",
-                 *       "into": "g-01KX8BM520Z830RXJSTG2AY1AT"
+                 *       "from": "g-01KS358WM07TVVVP62NRT5S39K",
+                 *       "into": "g-01KX8BM520KYAB5YCHTA92N847"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -14636,10 +15619,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520A2Y7CNR33QX26E45"
+                 *         "01KX8BM5207MBRNDP9Q73EMS9T"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520Z830RXJSTG2AY1AT"
+                 *       "person": "g-01KX8BM520KYAB5YCHTA92N847"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -14656,7 +15639,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T408XVF8TG9NVNQ42FC",
+                     *       "id": "g-01KX8M6T40A378249N5VTBHKD1",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -14687,11 +15670,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T409NTAGVKP5ZA166ND",
+                 *           "id": "01KX8M6T409QP3STPR8EMD157A",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40CEC3D1ARZ2FCKZRD",
+                 *           "id": "01KX8M6T405BSXH4BKB5PFFDXK",
                  *           "version": 2
                  *         }
                  *       ]
@@ -14729,7 +15712,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T00TREDAVPAA8YW0Y8",
+                     *         "person": "g-01KX8KD5T0EEATV23DNVNQD1PT",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -15633,9 +16616,9 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 3784760,
+                     *       "bytes": 3764016,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples790067380/001/backups",
+                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
@@ -15699,9 +16682,9 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 3797120,
+                     *       "bytes": 3776376,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples790067380/001/backups",
+                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -15789,7 +16772,7 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 790528,
+                     *           "bytes": 815104,
                      *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
@@ -15802,9 +16785,9 @@ export interface operations {
                      *         "own": 0,
                      *         "remedies": 113
                      *       },
-                     *       "bytes": 3858920,
+                     *       "bytes": 3838176,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples790067380/001/backups",
+                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -15850,7 +16833,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 790528,
+                     *       "bytes": 815104,
                      *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
@@ -16200,7 +17183,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/3zjT_A5aeN4ozu2m5GMZIdcZDDCjOo2e",
+                     *       "path": "/join/KpTKd39cvbeyZd8XYj2IuBCa6f0mIK6V",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16333,7 +17316,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/Xzr9BRudSiwWSe4A4uVm_CYR_ObbbdeV",
+                     *       "path": "/join/n0G4hiVUR2UkMN7GZ10hQTSoFRAciE7p",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -16379,7 +17362,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "3436a618d9703c79",
+                     *         "id": "6ff3d5ac0c92291c",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -18796,7 +19779,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T4060B5T94F95DF7CFD",
+                 *       "account": "01KX8M6T40RE9A8FCQ1SSBRTJN",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -18881,7 +19864,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T4060B5T94F95DF7CFD",
+                 *       "account": "01KX8M6T40RE9A8FCQ1SSBRTJN",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -18965,8 +19948,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T4060B5T94F95DF7CFD",
-                 *       "to": "01KX8M6T4060B5T94F91E4MAEQ"
+                 *       "from": "01KX8M6T40RE9A8FCQ1SSBRTJN",
+                 *       "to": "01KX8M6T40RE9A8FCQ1P62G1D8"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -12,4 +12,5 @@ import './act.css';
 import './spray.css';
 import './rounds.css';
 import './season.css';
+import './drill.css';
 import './media.css';

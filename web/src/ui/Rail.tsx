@@ -31,6 +31,7 @@ export const rooms = [
     to: '/plates',
     d: 'M5 4h16v18H5zM13 20V9M13 13c-4 0-5-3-5-5 3 0 5 2 5 5zM13 16c3 0 5-2 5-4-3 0-5 1-5 4z',
   },
+  { digit: '8', name: 'Drill', to: '/drill', d: 'M4 8 13 4l9 4-9 4zM8 10v6c3 3 7 3 10 0v-6M22 8v8' },
   { digit: '9', name: 'Season', to: '/season', d: 'M4 22V10M9 22v-8M14 22V6M19 22v-5M23 22H3M4 7c4-3 6 2 10-3' },
   { digit: '0', name: 'House rules', to: '/house', d: 'M4 12 13 4l9 8M7 10v11h12V10M11 21v-6h4v6' },
 ];

@@ -1,0 +1,126 @@
+package desk_test
+
+import (
+	"context"
+	"testing"
+	"time"
+
+	"botanik/core/drill"
+	"botanik/internal/desk"
+	"botanik/internal/house"
+
+	"github.com/stretchr/testify/assert"
+	"github.com/stretchr/testify/require"
+)
+
+// A short question is asked, answered once, and comes back when it fades; nobody else's can
+// be answered, and nothing of it is among the desk's cases.
+func TestPracticeByShortQuestions(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	staff := b.staffed("odile", "ansel", "brann", "wren")
+	wren, brann := staff[3], staff[2]
+	for _, kind := range drill.Kinds {
+		q, err := b.AskMe(ctx, wren, kind)
+		require.NoError(t, err, kind)
+		assert.Equal(t, kind, q.Kind)
+		_, err = b.AnswerMe(ctx, brann, q.ID, q.Options[0].ID, .7)
+		require.ErrorIs(t, err, desk.ErrNotFound, "another's")
+		_, err = b.AnswerMe(ctx, wren, q.ID, "dragon", .7)
+		require.ErrorContains(t, err, "choice")
+		_, err = b.AnswerMe(ctx, wren, q.ID, q.Options[0].ID, 7)
+		require.ErrorContains(t, err, "sure")
+		m, err := b.AnswerMe(ctx, wren, q.ID, q.Options[0].ID, .7)
+		require.NoError(t, err)
+		assert.Equal(t, q.Options[0].ID == m.Option, m.Right)
+		assert.NotEmpty(t, m.Why)
+		_, err = b.AnswerMe(ctx, wren, q.ID, q.Options[0].ID, .7)
+		require.ErrorIs(t, err, desk.ErrNotFound, "once")
+	}
+	_, err := b.AskMe(ctx, wren, "dragons")
+	require.ErrorContains(t, err, "kind")
+	p, err := b.HowIDo(ctx, wren)
+	require.NoError(t, err)
+	assert.Equal(t, len(drill.Kinds), p.Today)
+	assert.Equal(t, 1, p.Days)
+	b.now = b.now.AddDate(0, 0, 40)
+	p, err = b.HowIDo(ctx, wren)
+	require.NoError(t, err)
+	assert.Equal(t, len(drill.Kinds), p.Due, "all of it fades")
+	assert.Zero(t, p.Days)
+	n, err := b.Find(ctx, desk.FindInput{})
+	require.NoError(t, err)
+	assert.Zero(t, n.N, "practice is never among real cases")
+}
+
+// A whole case: looked at, used up by what destroys, judged once; a course is set by the
+// coordinator, who sees each by themselves.
+func TestPracticeOnAWholeCase(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	staff := b.staffed("odile", "ansel", "brann", "wren")
+	odile, wren := staff[0], staff[3]
+	require.ErrorIs(t, b.House.SetCourse(ctx, wren, house.Course{}, 0), desk.ErrForbidden)
+	require.ErrorContains(t, b.House.SetCourse(ctx, odile, house.Course{Classes: []string{"dragons"}}, 0), "classes[0]")
+	require.ErrorContains(t, b.House.SetCourse(ctx, odile, house.Course{Kinds: []string{"dance"}}, 0), "kinds[0]")
+	require.NoError(t, b.House.SetCourse(ctx, odile, house.Course{Name: "scales before spring", Classes: []string{"armored-scale", "soft-scale"}, Kinds: []string{"plate"}}, 0))
+	scales := 0
+	for range 12 {
+		q, err := b.AskMe(ctx, wren, "")
+		require.NoError(t, err)
+		require.Equal(t, "plate", q.Kind)
+		if c := b.Base().Cause(q.Plate); c.Class == "armored-scale" || c.Class == "soft-scale" {
+			scales++
+		}
+		_, err = b.AnswerMe(ctx, wren, q.ID, q.Plate, .85)
+		require.NoError(t, err)
+		b.now = b.now.Add(time.Minute)
+	}
+	assert.GreaterOrEqual(t, scales, 8, "what the course is about comes first")
+
+	c, err := b.PractiseCase(ctx, wren)
+	require.NoError(t, err)
+	assert.NotEmpty(t, c.Story)
+	_, err = b.LookInPractice(ctx, wren, c.ID, "dragon")
+	require.ErrorContains(t, err, "finding")
+	gentle, destroys := "", ""
+	for _, f := range b.Base().Findings {
+		if f.Destructive && destroys == "" {
+			destroys = f.ID
+		} else if !f.Destructive && gentle == "" {
+			gentle = f.ID
+		}
+	}
+	c, err = b.LookInPractice(ctx, wren, c.ID, gentle)
+	require.NoError(t, err)
+	minutes := c.Minutes
+	c, err = b.LookInPractice(ctx, wren, c.ID, gentle)
+	require.NoError(t, err)
+	assert.InDelta(t, minutes, c.Minutes, 1e-9, "the same look twice is one")
+	c, err = b.LookInPractice(ctx, wren, c.ID, destroys)
+	require.NoError(t, err)
+	assert.True(t, c.Used)
+	_, err = b.LookInPractice(ctx, wren, c.ID, "silk")
+	require.ErrorContains(t, err, "used up")
+	for says, v := range map[string]drill.PracticeVerdict{"cause": {Cause: "dragon", Act: "wait"}, "act": {Act: "dance"}, "remedy": {Act: "act", Remedy: "dragon"}, "sure": {Act: "wait", Sure: 2}} {
+		_, err = b.JudgePractice(ctx, wren, c.ID, v)
+		require.ErrorContains(t, err, says)
+	}
+	s, err := b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Act: "refer", Sure: .5})
+	require.NoError(t, err)
+	assert.Len(t, s.Steps, 2)
+	assert.NotEmpty(t, s.Expert)
+	_, err = b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Act: "refer"})
+	require.ErrorIs(t, err, desk.ErrNotFound)
+	p, err := b.HowIDo(ctx, wren)
+	require.NoError(t, err)
+	assert.Equal(t, []int{s.Points}, p.Cases)
+	assert.NotEmpty(t, p.Calibration.Says)
+
+	_, err = b.Learners(ctx, wren)
+	require.ErrorIs(t, err, desk.ErrForbidden)
+	list, err := b.Learners(ctx, odile)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	assert.Equal(t, []any{"wren", 13, scales}, []any{list[0].Name, list[0].N, list[0].Course})
+}

@@ -1,0 +1,55 @@
+package house
+
+import (
+	"context"
+	"fmt"
+	"slices"
+
+	"botanik/core/drill"
+	"botanik/core/fault"
+	"botanik/core/humanise"
+	"botanik/internal/people"
+)
+
+const keyCourse = "course"
+
+// Course is what the coordinator would have practised: "scales before spring".
+type Course struct {
+	Name    string   `json:"name" maxLength:"80" doc:"as it is told to who practises; empty: no course is set"`
+	Classes []string `json:"classes" maxItems:"20" doc:"classes of causes it is about: armored-scale, mite, fungus ...; all when empty"`
+	Kinds   []string `json:"kinds" maxItems:"8" doc:"short forms it uses; all when empty"`
+}
+
+// Course with its version.
+func (s *Service) Course(ctx context.Context) (Course, int, error) {
+	out := Course{Classes: []string{}, Kinds: []string{}}
+	v, err := s.setting(ctx, keyCourse, &out)
+	return out, v, err
+}
+
+// SetCourse changes it. Coordinators only. Errors name classes or kinds.
+func (s *Service) SetCourse(ctx context.Context, who people.Person, c Course, from int) error {
+	if who.Role != people.Coordinator {
+		return people.ErrForbidden
+	}
+	var l fault.List
+	c.Name = humanise.Line(c.Name)
+	for i, class := range c.Classes {
+		known := false
+		for _, k := range s.base.Load().Causes {
+			known = known || k.Class == class
+		}
+		if !known {
+			l.Add(fmt.Sprintf("classes[%d]", i), fmt.Sprintf("%q is no class of the herbarium", class), "use the class of a cause: armored-scale, mite, fungus ...")
+		}
+	}
+	for i, k := range c.Kinds {
+		if !slices.Contains(drill.Kinds, k) {
+			l.Add(fmt.Sprintf("kinds[%d]", i), fmt.Sprintf("%q is no short form", k), "use plate, split, next, helper, unsafe, mix, recount or ratio")
+		}
+	}
+	if err := l.Err(); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyCourse, c, from)
+}

@@ -1,0 +1,68 @@
+package httpapi
+
+import (
+	"context"
+	"net/http"
+
+	"botanik/core/drill"
+	"botanik/internal/desk"
+	"botanik/internal/house"
+)
+
+type askBody struct {
+	Kind string `json:"kind,omitempty" maxLength:"20" doc:"one short form; what is fading and matters most when left out"`
+}
+
+type answerBody struct {
+	Choice string  `json:"choice" maxLength:"80" doc:"id of an answer"`
+	Sure   float64 `json:"sure" minimum:"0" maximum:"1"`
+}
+
+type lookForBody struct {
+	Finding string `json:"finding" maxLength:"60" doc:"id"`
+}
+
+func (s *Server) drillRoutes() {
+	get(s, "practice", "drill", "/drill", "How one does in practice", func(ctx context.Context, _ *none) (desk.Practice, error) { return s.desk.HowIDo(ctx, who(ctx)) })
+	ask(s, "ask-me", "drill", "/drill/questions", "The next short question", func(ctx context.Context, in *struct{ Body askBody }) (desk.Asked, error) {
+		return s.desk.AskMe(ctx, who(ctx), in.Body.Kind)
+	})
+	ask(s, "answer-me", "drill", "/drill/questions/{id}", "Answer it, and hear what is right", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
+		Body answerBody
+	}) (desk.Marked, error) {
+		return s.desk.AnswerMe(ctx, who(ctx), in.ID, in.Body.Choice, in.Body.Sure)
+	})
+	ask(s, "practise-case", "drill", "/drill/cases", "A made-up sample to practise on", func(ctx context.Context, _ *none) (desk.PracticeCase, error) {
+		return s.desk.PractiseCase(ctx, who(ctx))
+	})
+	get(s, "practice-case", "drill", "/drill/cases/{id}", "A made-up sample as far as it was looked at", func(ctx context.Context, in *byID) (desk.PracticeCase, error) {
+		return s.desk.PracticeAt(ctx, who(ctx), in.ID)
+	})
+	ask(s, "practice-look", "drill", "/drill/cases/{id}/look", "Ask for one look at it", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
+		Body lookForBody
+	}) (desk.PracticeCase, error) {
+		return s.desk.LookInPractice(ctx, who(ctx), in.ID, in.Body.Finding)
+	})
+	ask(s, "practice-verdict", "drill", "/drill/cases/{id}/verdict", "Say what it is and what is done, and hear what it was worth", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
+		Body drill.PracticeVerdict
+	}) (drill.Score, error) {
+		return s.desk.JudgePractice(ctx, who(ctx), in.ID, in.Body)
+	})
+	get(s, "learners", "drill", "/drill/learners", "Who practised how, each by themselves (coordinator)", func(ctx context.Context, _ *none) ([]desk.Learner, error) { return s.desk.Learners(ctx, who(ctx)) })
+	register(s, s.changing(), http.MethodPut, "set-course", "drill", "/drill/course", "Set what is to be practised (coordinator)", func(ctx context.Context, in *struct {
+		IfMatch string `header:"If-Match" doc:"the version you read"`
+		Body    house.Course
+	}) (desk.Practice, error) {
+		from, err := version(in.IfMatch)
+		if err != nil {
+			return desk.Practice{}, err
+		}
+		if err := s.desk.House.SetCourse(ctx, who(ctx), in.Body, from); err != nil {
+			return desk.Practice{}, err
+		}
+		return s.desk.HowIDo(ctx, who(ctx))
+	})
+}

@@ -1,0 +1,162 @@
+import Button from '@mui/material/Button';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { api, type Finding, type Problem, type S, take, type View } from '../api/client';
+import { useVocabulary } from '../api/hooks';
+import { linesOf, parts } from '../bench/topics';
+import { Sample } from '../plates/Sample';
+import { Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
+import { Replay } from './Replay';
+import { SayIt } from './SayIt';
+
+/** A made-up sample on the Look step's own drawing: ask for looks, say what it is, hear what it was worth. */
+export function OneCase() {
+  const client = useQueryClient();
+  const [kept, setKept] = useDraft<S['PracticeCase'] | null>('drill.case', null);
+  const [score, setScore] = useState<S['Score'] | null>(null);
+  const bring = useMutation<S['PracticeCase'], Problem>({
+    mutationFn: () => take<S['PracticeCase']>(api.POST('/api/v1/drill/cases')),
+    onSuccess: (c) => {
+      setScore(null);
+      setKept(c);
+    },
+  });
+  const look = useMutation<S['PracticeCase'], Problem, string>({
+    mutationFn: (finding) =>
+      take<S['PracticeCase']>(
+        api.POST('/api/v1/drill/cases/{id}/look', { params: { path: { id: kept?.id ?? '' } }, body: { finding } }),
+      ),
+    onSuccess: setKept,
+    onError: (e) => {
+      if (e.status === 404) setKept(null); // judged before, or too old
+    },
+  });
+  if (score) return <Replay of={score} onNext={() => bring.mutate()} trouble={bring.error} />;
+  if (!kept)
+    return (
+      <div className="sheet pad stack">
+        <p>
+          A sample that nobody brought: drawn from the herbarium, with a story that may mislead. Look where you would
+          look; each look costs its minutes, and one that destroys uses the sample up. Then say what it is, how sure you
+          are, and what is done.
+        </p>
+        <Trouble of={bring.error} />
+        <Button
+          variant="contained"
+          className="primary"
+          style={{ justifySelf: 'start' }}
+          onClick={() => bring.mutate()}
+          disabled={bring.isPending}
+          data-do="bring-case"
+        >
+          Bring one
+        </Button>
+      </div>
+    );
+  return (
+    <div className="two drillcase" data-drill-case={kept.looks.length}>
+      <Looking of={kept} busy={look.isPending} onLook={(f) => look.mutate(f)} trouble={look.error} />
+      <SayIt
+        of={kept}
+        onScore={(s) => {
+          setKept(null);
+          setScore(s);
+          void client.invalidateQueries({ queryKey: ['practice'] });
+        }}
+        onLeave={() => setKept(null)}
+      />
+    </div>
+  );
+}
+
+function Looking({
+  of,
+  busy,
+  onLook,
+  trouble,
+}: {
+  of: S['PracticeCase'];
+  busy: boolean;
+  onLook: (finding: string) => void;
+  trouble: Problem | null;
+}) {
+  const { data: kb } = useVocabulary();
+  const [part, setPart] = useState('leaf');
+  const [under, setUnder] = useState(false);
+  // The drawing needs of a case what it was and what was seen; the rest of a view is never read.
+  const view = useMemo(
+    () =>
+      ({
+        id: of.id,
+        intake: { grower: '', plant: of.plant, host: of.host, place: of.place, story: of.story },
+        looks: of.looks.map((l) => ({ ...l, by: '', at: '' })),
+      }) as unknown as View,
+    [of],
+  );
+  const lines = linesOf(kb?.findings ?? [], part, under);
+  const seen = (f: Finding) =>
+    of.looks.filter((l) => l.finding === f.id).map((l) => f.states.find((s) => s.id === l.state)?.name ?? l.state);
+  return (
+    <div className="stack">
+      <div className="chips" role="radiogroup" aria-label="Part">
+        {parts.map((p) => (
+          <button
+            type="button"
+            key={p.id}
+            role="radio"
+            aria-checked={part === p.id}
+            className="chip small"
+            onClick={() => setPart(p.id)}
+          >
+            {p.name}
+          </button>
+        ))}
+        {part === 'leaf' && (
+          <button type="button" className="chip small" onClick={() => setUnder(!under)} aria-pressed={under}>
+            turn the leaf
+          </button>
+        )}
+      </div>
+      <Trouble of={trouble} />
+      <div className="drilllook">
+        <div className="sheet pad">
+          <Sample
+            view={view}
+            part={part}
+            under={under}
+            onFlip={() => setUnder(!under)}
+            onGo={() => {}}
+            onPlace={() => {}}
+          />
+        </div>
+        <ul className="drilllines sheet" aria-label="Looks">
+          {lines.map((f) => {
+            const found = seen(f);
+            return (
+              <li key={f.id}>
+                <button
+                  type="button"
+                  className="plain drillline"
+                  disabled={busy || of.used || found.length > 0}
+                  onClick={() => onLook(f.id)}
+                  data-look={f.id}
+                >
+                  <span>{f.name}</span>
+                  {found.length > 0 ? (
+                    <b>{found.join(', ')}</b>
+                  ) : (
+                    <small>
+                      {f.minutes < 1 ? 'under a minute' : `${f.minutes} min`}
+                      {f.destructive && ', destroys it'}
+                    </small>
+                  )}
+                </button>
+              </li>
+            );
+          })}
+        </ul>
+      </div>
+    </div>
+  );
+}

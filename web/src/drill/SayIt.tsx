@@ -1,0 +1,148 @@
+import Autocomplete from '@mui/material/Autocomplete';
+import Button from '@mui/material/Button';
+import TextField from '@mui/material/TextField';
+import { useMutation } from '@tanstack/react-query';
+import { useMemo, useState } from 'react';
+import { api, type Problem, type S, take } from '../api/client';
+import { useVocabulary } from '../api/hooks';
+import { Chips, Trouble } from '../ui/bits';
+import { usePractice } from './practice';
+
+const months = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+];
+
+/** What is it, how sure, and what is done. */
+export function SayIt({
+  of,
+  onScore,
+  onLeave,
+}: {
+  of: S['PracticeCase'];
+  onScore: (s: S['Score']) => void;
+  onLeave: () => void;
+}) {
+  const { data: kb } = useVocabulary();
+  const { data: practice } = usePractice();
+  const [cause, setCause] = useState('');
+  const [open, setOpen] = useState(false);
+  const [sure, setSure] = useState('');
+  const [act, setAct] = useState('');
+  const [remedy, setRemedy] = useState('');
+  const causes = useMemo(() => (kb?.causes ?? []).map((c) => ({ id: c.id, label: c.name })), [kb]);
+  const remedies = useMemo(() => (kb?.remedies ?? []).map((r) => ({ id: r.id, label: r.name })), [kb]);
+  const judge = useMutation<S['Score'], Problem>({
+    mutationFn: () =>
+      take<S['Score']>(
+        api.POST('/api/v1/drill/cases/{id}/verdict', {
+          params: { path: { id: of.id } },
+          body: {
+            ...(open || !cause ? {} : { cause }),
+            sure: Number(sure || 0.5),
+            act: act as 'act',
+            ...(act === 'act' && remedy ? { remedy } : {}),
+          },
+        }),
+      ),
+    onSuccess: onScore,
+  });
+  return (
+    <div className="stack">
+      <div className="sheet pad stack">
+        <h2>
+          {of.plant}, {of.place}, {months[of.month - 1]}
+        </h2>
+        <p className="told">“{of.story}”</p>
+        <p>
+          <b className="num">{of.minutes < 10 ? of.minutes.toFixed(1) : Math.round(of.minutes)} min</b> of looking
+          {of.used && '; the sample is used up'}
+        </p>
+      </div>
+      <form
+        className="sheet pad stack"
+        data-say-it
+        onSubmit={(e) => {
+          e.preventDefault();
+          judge.mutate();
+        }}
+      >
+        <Autocomplete
+          options={causes}
+          autoHighlight
+          disabled={open}
+          value={causes.find((c) => c.id === cause) ?? null}
+          onChange={(_, c) => setCause(c?.id ?? '')}
+          renderInput={(p) => (
+            <TextField
+              {...p}
+              label="It is"
+              name="drill-cause"
+              error={!!judge.error?.field('cause')}
+              helperText={judge.error?.field('cause')}
+            />
+          )}
+        />
+        <button
+          type="button"
+          className="chip small"
+          aria-pressed={open}
+          onClick={() => setOpen(!open)}
+          data-undetermined
+        >
+          undetermined: it is sent on
+        </button>
+        <Chips
+          label="How sure"
+          options={(practice?.sureties ?? []).map((s) => ({ id: String(s.sure), name: s.name }))}
+          value={[sure]}
+          onChange={(v) => setSure(v[0] ?? '')}
+          small
+        />
+        <Chips
+          label="What is done"
+          options={[
+            { id: 'act', name: 'something now' },
+            { id: 'wait', name: 'leave it, watch' },
+            { id: 'refer', name: 'send it on' },
+          ]}
+          value={[act]}
+          onChange={(v) => setAct(v[0] ?? '')}
+          small
+        />
+        {act === 'act' && (
+          <Autocomplete
+            options={remedies}
+            autoHighlight
+            value={remedies.find((r) => r.id === remedy) ?? null}
+            onChange={(_, r) => setRemedy(r?.id ?? '')}
+            renderInput={(p) => <TextField {...p} label="First of all" name="drill-remedy" />}
+          />
+        )}
+        <Trouble of={judge.error && !judge.error.field('cause') ? judge.error : null} />
+        <div className="wrap">
+          <Button
+            type="submit"
+            variant="contained"
+            className="primary"
+            disabled={judge.isPending || !act || !sure || (!cause && !open)}
+            data-do="judge"
+          >
+            What was it?
+          </Button>
+          <Button onClick={onLeave}>Leave this one</Button>
+        </div>
+      </form>
+    </div>
+  );
+}

@@ -1,0 +1,181 @@
+import { screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it } from 'vitest';
+import type { S } from '../api/client';
+import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { HowYouDo } from './HowYouDo';
+import { OneCase } from './OneCase';
+import { Replay } from './Replay';
+import { Short } from './Short';
+
+const practice = {
+  course: { name: 'scales before spring', classes: [], kinds: [] },
+  version: 3,
+  today: 2,
+  days: 1,
+  due: 4,
+  calibration: {
+    n: 12,
+    levels: [{ sure: 0.7, n: 12, right: 6 }],
+    brier: 0.29,
+    reliability: 0.04,
+    resolution: 0,
+    uncertainty: 0.25,
+    says: ['You are surer than you are right.'],
+  },
+  kinds: [{ kind: 'plate', name: 'Name the plate', n: 4, right: 3 }],
+  cases: [40, 72],
+  sureties: [
+    { sure: 0.3, name: 'a guess' },
+    { sure: 0.97, name: 'sure' },
+  ],
+};
+const question = {
+  id: 'q1',
+  kind: 'plate',
+  name: 'Name the plate',
+  ask: 'What is drawn here?',
+  plate: 'rust',
+  facts: [],
+  options: [
+    { id: 'rust', text: 'Rust' },
+    { id: 'gall', text: 'Gall' },
+  ],
+};
+const sample = {
+  id: 'c1',
+  host: '',
+  plant: 'Rose',
+  place: 'garden',
+  month: 6,
+  story: 'I think it is rust.',
+  looks: [],
+  minutes: 0,
+};
+
+beforeEach(() => {
+  localStorage.clear();
+  desk('GET /api/v1/vocabulary', {
+    ...vocabulary,
+    findings: [
+      {
+        id: 'spots',
+        name: 'Spots',
+        short: 'spots',
+        part: 'leaf',
+        how: 'eye',
+        minutes: 0.5,
+        states: [{ id: 'brown', name: 'brown' }],
+      },
+    ],
+  });
+  desk('GET /api/v1/drill', practice);
+  desk('POST /api/v1/drill/questions', question);
+});
+
+describe('a short question', () => {
+  it('is answered by digits, then how sure, and goes on with Enter', async () => {
+    desk('POST /api/v1/drill/questions/q1', { right: false, option: 'rust', why: 'Its pustules.', againDays: 0.5 });
+    show(<Short />);
+    await screen.findByText('What is drawn here?');
+    await screen.findByText(/4 fading/);
+    await userEvent.keyboard('2');
+    await screen.findByText('How sure are you?');
+    await userEvent.keyboard('1');
+    await waitFor(() =>
+      expect(document.querySelector('[data-marked]')?.textContent).toContain(
+        'Not this time. Its pustules. It comes back in about some hours.',
+      ),
+    );
+    expect(askedAt('POST /api/v1/drill/questions/q1')[0]?.body).toEqual({ choice: 'gall', sure: 0.3 });
+    await userEvent.keyboard('{Enter}');
+    await waitFor(() => expect(askedAt('POST /api/v1/drill/questions')).toHaveLength(2));
+  });
+});
+
+describe('a whole case', () => {
+  it('is looked at, judged and shown once more', async () => {
+    desk('POST /api/v1/drill/cases', sample);
+    desk('POST /api/v1/drill/cases/c1/look', {
+      ...sample,
+      minutes: 0.5,
+      looks: [{ finding: 'spots', state: 'brown' }],
+    });
+    desk('POST /api/v1/drill/cases/c1/verdict', {
+      points: 61,
+      faults: ['It would have been treated, and it is a friend.'],
+      right: 'no',
+      truth: 'Ladybird',
+      truthId: 'ladybird',
+      parts: [{ name: 'How sure', points: 8, most: 15, why: '97 in 100 sure, and not right' }],
+      steps: [],
+      expert: [],
+      minutes: 0.5,
+      expertMinutes: 2,
+      firstUseful: 0,
+      brier: 0.9,
+      tilt: 'Legs split it: six.',
+    } as unknown as S['Score']);
+    show(<OneCase />);
+    await userEvent.click(screen.getByText('Bring one'));
+    await userEvent.click(await screen.findByText('Spots'));
+    expect((await screen.findAllByText('brown')).length).toBeGreaterThan(0);
+    expect(screen.getByText('What was it?')).toHaveProperty('disabled', true);
+    await userEvent.click(screen.getByText('undetermined: it is sent on'));
+    await userEvent.click(await screen.findByText('sure'));
+    await userEvent.click(screen.getByText('send it on'));
+    await userEvent.click(screen.getByText('What was it?'));
+    expect((await screen.findByRole('alert')).textContent).toContain('it is a friend');
+    expect(askedAt('POST /api/v1/drill/cases/c1/verdict')[0]?.body).toEqual({ sure: 0.97, act: 'refer' });
+  });
+  it('says what told nothing, and what would have told', () => {
+    const step = {
+      finding: 'a',
+      name: 'Legs',
+      saw: ['six'],
+      minutes: 1,
+      bits: 0,
+      p: 0.2,
+      leads: 'Mite',
+      needless: true,
+      better: 'Silk',
+      betterBits: 2,
+    };
+    const score = {
+      points: 5,
+      faults: [],
+      right: 'no',
+      truth: 'Mite',
+      parts: [],
+      steps: [step],
+      expert: [{ ...step, needless: false, p: 0.9 }],
+      minutes: 1,
+      expertMinutes: 1,
+      firstUseful: 0,
+      brier: 0,
+      tilt: '',
+    };
+    show(<Replay of={score as unknown as S['Score']} onNext={() => {}} trouble={null} />);
+    expect(screen.getByText(/told nothing/)).toBeTruthy();
+    expect(screen.getByText(/silk \(2.0 bits, yours 0.0\)/)).toBeTruthy();
+  });
+});
+
+describe('how one does', () => {
+  it('says how far certainty can be trusted, and lets the coordinator set a course', async () => {
+    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role: 'coordinator' }, desk: {} });
+    desk('GET /api/v1/drill/learners', [
+      { id: 'w', name: 'Wren', role: 'trainee', n: 0, right: 0, days: 0, due: 0, says: [], course: 0 },
+    ]);
+    desk('PUT /api/v1/drill/course', () => refusal(422, 'kinds[0]', 'is no short form', 'use another'));
+    show(<HowYouDo />);
+    expect(await screen.findByText('You are surer than you are right.')).toBeTruthy();
+    expect(await screen.findByText('has not begun')).toBeTruthy();
+    await userEvent.click(await screen.findByText('mite'));
+    await userEvent.click(screen.getByText('Keep it'));
+    expect((await screen.findByRole('alert')).textContent).toContain('is no short form');
+    const sent = askedAt('PUT /api/v1/drill/course')[0];
+    expect(sent?.body).toEqual({ name: 'scales before spring', classes: ['mite'], kinds: [] });
+    expect(sent?.headers.get('If-Match')).toBe('3');
+  });
+});
