@@ -1,6 +1,7 @@
 package e2e
 
 import (
+	"fmt"
 	"os"
 	"path/filepath"
 	"strings"
@@ -98,29 +99,32 @@ func TestShots(t *testing.T) {
 		p.read("still possible")
 	})
 	take("spray-days", func() { p.open("/spray-days"); p.see(`.hourweek`); p.see(`[data-hour]`) })
-	take("spray-winter", func() {
-		p.open("/spray-days/winter")
-		for _, f := range [][2]string{{"winter-host", "Peach"}, {"winter-causes", "Peach leaf curl"}} {
-			p.fill(`input[name=`+f[0]+`]`, f[1])
-			p.see(`[role=option]`)
-			p.press(kb.Enter)
-			p.gone(`[role=option]`)
-		}
-		p.click(`[data-chip=bad]`)
-		p.see(`[data-winter=true]`)
-	})
 	take("rounds", func() { p.open("/rounds"); p.see(`[data-script]`) })
 	take("plates", func() { p.open("/plates"); p.see(`[data-plate-link]`) })
 	p.do(chromedp.EmulateViewport(1900, 2800))
 	take("contact-sheet", func() { p.open("/plates/sheet"); p.see(`[data-contact] [data-plate]`) })
 	p.do(chromedp.EmulateViewport(1280, 800))
-	take("counter-dark", func() {
+	take("season", func() {
 		var ok bool
 		p.eval(`(localStorage.setItem('botanik.shade', 'dark'), true)`, &ok)
-		p.open("/")
-		p.read("Ask how it went")
+		p.open("/season")
+		p.see(`[data-bands] .band`)
 	})
 	p.do(chromedp.Evaluate(`localStorage.setItem('botanik.shade', 'light')`, nil))
+	take("drill", func() {
+		p.open("/drill/case")
+		p.click(`[data-do=bring-case]`)
+		p.see(`[data-drill-case="0"] [data-look]`)
+		for i := range 3 {
+			p.do(chromedp.Evaluate(fmt.Sprintf(`document.querySelectorAll('[data-look]:not(:disabled)')[%d].click()`, 4*i), nil))
+			p.until("another look", fmt.Sprintf(`+document.querySelector('[data-drill-case]').dataset.drillCase > %d`, i))
+		}
+		p.click(`[data-undetermined]`)
+		p.click(`[data-say-it] [data-chip="0.5"]`)
+		p.click(`[data-say-it] [data-chip=refer]`)
+		p.click(`[data-do=judge]`)
+		p.see(`[data-score]`)
+	})
 	p.do(chromedp.EmulateViewport(390, 844))
 	take("counter-narrow", func() { p.open("/"); p.read("Ask how it went") })
 	take("grower-page", func() {
