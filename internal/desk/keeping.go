@@ -36,6 +36,7 @@ type FileHealth struct {
 	Next    *time.Time    `json:"next,omitempty"`
 	Book    BookHealth    `json:"book"`
 	Running time.Time     `json:"running" doc:"since when this program runs"`
+	Looked  time.Time     `json:"looked" doc:"when the file was looked over last: at the start, for a copy, or when asked"`
 }
 
 // BookHealth is what the herbarium holds.
@@ -45,6 +46,8 @@ type BookHealth struct {
 	Remedies int `json:"remedies"`
 	Hosts    int `json:"hosts"`
 	Own      int `json:"own" doc:"causes and remedies of the desk's own folder"`
+
+	Version string `json:"version" doc:"the same for the same book, with the desk's own sheets"`
 }
 
 // BackupFolder is where copies lie, beside the desk's file.
@@ -192,8 +195,15 @@ func (s *Service) Health(ctx context.Context, who Person) (FileHealth, error) {
 		next := planned.AddDate(0, 0, map[string]int{"day": 1, "week": 7}[out.Keeping.Every])
 		out.Next = &next
 	}
+	out.Looked = s.begun
+	if at := s.looked.Load(); at != nil && at.After(out.Looked) {
+		out.Looked = *at
+	}
+	if len(out.Backups) > 0 && out.Backups[0].Trouble == "" && out.Backups[0].At.After(out.Looked) {
+		out.Looked = out.Backups[0].At
+	}
 	b := s.Base()
-	out.Book = BookHealth{Causes: len(b.Causes), Findings: len(b.Findings), Remedies: len(b.Remedies), Hosts: len(b.Hosts)}
+	out.Book = BookHealth{Causes: len(b.Causes), Findings: len(b.Findings), Remedies: len(b.Remedies), Hosts: len(b.Hosts), Version: b.Digest()}
 	for _, k := range b.Causes {
 		if k.From != "" && !isOurs(k.From) {
 			out.Book.Own++
@@ -224,5 +234,6 @@ func (s *Service) CheckFile(ctx context.Context, who Person) (Checked, error) {
 		}
 		out.Whole, out.Said = false, fmt.Sprint(t)
 	}
+	s.looked.Store(&out.At)
 	return out, nil
 }

@@ -90,6 +90,9 @@ func TestTheFileIsCopiedByTheClock(t *testing.T) {
 	ok, err := b.CheckFile(ctx, boss)
 	require.NoError(t, err)
 	assert.True(t, ok.Whole)
+	h, err = b.Health(ctx, boss)
+	require.NoError(t, err)
+	assert.Equal(t, b.now, h.Looked)
 }
 
 func zipped(t *testing.T, files map[string]string) []byte {
@@ -132,6 +135,7 @@ func TestADesksOwnSheets(t *testing.T) {
 	j = b.worked(b.KeepImport(ctx, boss, b.bring(zipped(t, map[string]string{"hosts/kale.yaml": host, "notes.txt": "x"})), desk.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	require.NotNil(t, b.Base().Host("sea-kale"))
+	assert.NotEqual(t, herbarium.Embedded().Digest(), b.Base().Digest())
 	in := bean
 	in.Plant = "sea kale"
 	b.keep(b.CheckIn(ctx, b.who, in, "key-kale-1"))

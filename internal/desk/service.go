@@ -48,6 +48,7 @@ type Service struct {
 	surged  surged
 	jobs    jobs
 	begun   time.Time
+	looked  atomic.Pointer[time.Time]      // when the file was looked over on request
 	written atomic.Pointer[knowledge.Base] // the book as its files have it
 	book    atomic.Pointer[book]
 }

@@ -2639,6 +2639,8 @@ export interface components {
             own: number;
             /** Format: int64 */
             remedies: number;
+            /** @description the same for the same book, with the desk's own sheets */
+            version: string;
         };
         Borne: {
             /**
@@ -3364,6 +3366,11 @@ export interface components {
              * @description lines of all stories
              */
             lines: number;
+            /**
+             * Format: date-time
+             * @description when the file was looked over last: at the start, for a copy, or when asked
+             */
+            looked: string;
             /** Format: date-time */
             next?: string;
             /**
@@ -6881,7 +6888,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/BZsMg8gNKhs6g2Oot2tu38VU5oXlvevk.ics",
+                     *         "path": "/c/3tt1oyCDTrIB9COuTPjCkOdVZ1ZqeXM-.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6921,7 +6928,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/BZsMg8gNKhs6g2Oot2tu38VU5oXlvevk.ics",
+                     *       "path": "/c/3tt1oyCDTrIB9COuTPjCkOdVZ1ZqeXM-.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7017,7 +7024,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBQMzgyWjdUOFE4UDRDMVRZ"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWSFhSMjNGR0FWNUNRSjRE"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7080,7 +7087,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7230,7 +7237,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7400,7 +7407,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7749,7 +7756,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8079,7 +8086,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8395,7 +8402,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8662,7 +8669,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9100,7 +9107,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9505,7 +9512,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9637,7 +9644,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40RE9A8FCQ1SSBRTJN"
+                 *       "to": "01KX8M6T408MQEJEQF2K4M0PDT"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9673,7 +9680,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0EEATV23DNVNQD1PT",
+                     *         "person": "g-01KX8KD5T0HTGK1Y7CW25MN678",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9887,7 +9894,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10236,7 +10243,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10560,7 +10567,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0YQKSV2RG5C5YSAWT",
+                     *         "person": "g-01KX3X4TM0QZEFQ9EREWSQ465K",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10886,7 +10893,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11284,7 +11291,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11513,7 +11520,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11749,7 +11756,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12206,7 +12213,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12447,7 +12454,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12747,7 +12754,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12983,7 +12990,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13334,7 +13341,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13763,7 +13770,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13925,7 +13932,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40QYT4CYZ79HATK56Y",
+                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14675,14 +14682,14 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gooseberry",
+                     *       "host": "tulip",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 6,
+                     *       "month": 4,
                      *       "place": "garden",
-                     *       "plant": "Gooseberry",
-                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *       "plant": "Tulip",
+                     *       "story": "Growth is pale and drawn. I think it is grey mould."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14719,7 +14726,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gooseberry",
+                     *       "host": "tulip",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14728,10 +14735,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 6,
+                     *       "month": 4,
                      *       "place": "garden",
-                     *       "plant": "Gooseberry",
-                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *       "plant": "Tulip",
+                     *       "story": "Growth is pale and drawn. I think it is grey mould."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14774,7 +14781,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gooseberry",
+                     *       "host": "tulip",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14783,10 +14790,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 6,
+                     *       "month": 4,
                      *       "place": "garden",
-                     *       "plant": "Gooseberry",
-                     *       "story": "Edges are eaten. My neighbour has it too."
+                     *       "plant": "Tulip",
+                     *       "story": "Growth is pale and drawn. I think it is grey mould."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14836,18 +14843,18 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 1.653625427922326,
+                     *           "bits": 2.0037176077269683,
                      *           "finding": "main-sign",
-                     *           "leads": "Gooseberry sawfly",
+                     *           "leads": "Blind bulbs",
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.06934311781716287,
+                     *           "p": 0.1019832716677995,
                      *           "saw": [
-                     *             "living things on it"
+                     *             "on flower or fruit"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 2.1,
+                     *       "expertMinutes": 2.5999999999999996,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -14856,7 +14863,7 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was Gooseberry sawfly"
+                     *           "why": "it was tulip fire and botrytis of bulbs"
                      *         }
                      *       ],
                      *       "points": 17,
@@ -14864,22 +14871,22 @@ export interface operations {
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 1.653625427922326,
-                     *           "bits": 0.04226419626202471,
+                     *           "betterBits": 2.0037176077269683,
+                     *           "bits": 0.04044261731177856,
                      *           "finding": "flecks",
-                     *           "leads": "Powdery mildew",
+                     *           "leads": "Blind bulbs",
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.022695267188490187,
+                     *           "p": 0.026153166480671605,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Size of the creatures split it: bigger.",
-                     *       "truth": "Gooseberry sawfly",
-                     *       "truthId": "gooseberry-sawfly"
+                     *       "tilt": "Leaf shape split it: narrow and twisted.",
+                     *       "truth": "Tulip fire and botrytis of bulbs",
+                     *       "truthId": "tulip-fire"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15066,11 +15073,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "citrus-mealybug",
-                     *           "text": "Citrus mealybug"
+                     *           "id": "cottony-scale",
+                     *           "text": "Cottony cushion scale"
                      *         }
                      *       ],
-                     *       "plate": "hydrangea-scale"
+                     *       "plate": "horse-chestnut-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15101,7 +15108,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "citrus-mealybug",
+                 *       "choice": "cottony-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15118,9 +15125,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "hydrangea-scale",
+                     *       "option": "horse-chestnut-scale",
                      *       "right": false,
-                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
+                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15317,7 +15324,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80FF5VA6PTFT0EZH63",
+                     *         "id": "g-01KJQV9Z80P2TYAFY1A6NF6DS5",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15368,7 +15375,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA8082XFP67ZPK6KB4KQ",
+                     *               "person": "g-01KKSAFA80KH22X6WQ9B3VGX9E",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15501,7 +15508,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA8082XFP67ZPK6KB4KQ"
+                 *       "person": "g-01KKSAFA80KH22X6WQ9B3VGX9E"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15574,8 +15581,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM07TVVVP62NRT5S39K",
-                 *       "into": "g-01KX8BM520KYAB5YCHTA92N847"
+                 *       "from": "g-01KS358WM0XRNJY4J83DQPCHW9",
+                 *       "into": "g-01KX8BM520Y0MHQ8MG38Y67D7A"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15619,10 +15626,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM5207MBRNDP9Q73EMS9T"
+                 *         "01KX8BM520RCX06P0DKJJM700A"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520KYAB5YCHTA92N847"
+                 *       "person": "g-01KX8BM520Y0MHQ8MG38Y67D7A"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15639,7 +15646,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40A378249N5VTBHKD1",
+                     *       "id": "g-01KX8M6T40BWVTM75T0WFB9P1R",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15670,11 +15677,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T409QP3STPR8EMD157A",
+                 *           "id": "01KX8M6T407XT0B2N4XSY6E0DH",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T405BSXH4BKB5PFFDXK",
+                 *           "id": "01KX8M6T40Q4FK4DHNGRQA9XZN",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15712,7 +15719,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0EEATV23DNVNQD1PT",
+                     *         "person": "g-01KX8KD5T0HTGK1Y7CW25MN678",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16614,17 +16621,19 @@ export interface operations {
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
-                     *         "remedies": 113
+                     *         "remedies": 113,
+                     *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3764016,
+                     *       "bytes": 3768136,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
+                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 14
                      *       },
                      *       "lines": 234,
+                     *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -16680,17 +16689,19 @@ export interface operations {
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
-                     *         "remedies": 113
+                     *         "remedies": 113,
+                     *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3776376,
+                     *       "bytes": 3780496,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
+                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
                      *       "lines": 234,
+                     *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -16783,17 +16794,19 @@ export interface operations {
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
-                     *         "remedies": 113
+                     *         "remedies": 113,
+                     *         "version": "de46e926a0"
                      *       },
-                     *       "bytes": 3838176,
+                     *       "bytes": 3842296,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1128952065/001/backups",
+                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
                      *       "lines": 234,
+                     *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
                      *       "photos": 1,
@@ -17183,7 +17196,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/KpTKd39cvbeyZd8XYj2IuBCa6f0mIK6V",
+                     *       "path": "/join/cGpiMJesZXpf5QnmKKVB9p4dgDisbByM",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17316,7 +17329,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/n0G4hiVUR2UkMN7GZ10hQTSoFRAciE7p",
+                     *       "path": "/join/96gH4r_tppYVcSBmFF8blHyidTcTCpuU",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17362,7 +17375,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "6ff3d5ac0c92291c",
+                     *         "id": "d41fc76983d04e3d",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -19779,7 +19792,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40RE9A8FCQ1SSBRTJN",
+                 *       "account": "01KX8M6T408MQEJEQF2K4M0PDT",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -19864,7 +19877,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40RE9A8FCQ1SSBRTJN",
+                 *       "account": "01KX8M6T408MQEJEQF2K4M0PDT",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -19948,8 +19961,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40RE9A8FCQ1SSBRTJN",
-                 *       "to": "01KX8M6T40RE9A8FCQ1P62G1D8"
+                 *       "from": "01KX8M6T408MQEJEQF2K4M0PDT",
+                 *       "to": "01KX8M6T408MQEJEQF2GXTSTFN"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -36,7 +36,8 @@ export function Keeping() {
       <p>
         {size(data.bytes)}: {data.cases} cases with {data.lines.toLocaleString('en-GB')} lines of story, {data.photos}{' '}
         pictures, {data.people} growers. Herbarium: {data.book.causes} causes, {data.book.remedies} remedies
-        {data.book.own > 0 && `, ${data.book.own} of this desk's own`}.
+        {data.book.own > 0 && `, ${data.book.own} of this desk's own`}{' '}
+        <small className="num">({data.book.version})</small>. Looked over {moment(data.looked)}.
       </p>
       <When of={data} />
       <p>

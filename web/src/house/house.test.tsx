@@ -30,7 +30,8 @@ const health = {
   keeping: { every: 'day', hour: 3, keep: 14 },
   version: 4,
   backups: [{ at: '2026-07-11T03:00:00Z', file: 'botanik-1.db', bytes: 4096, cases: 30, there: true }],
-  book: { causes: 333, findings: 100, remedies: 60, hosts: 90, own: 0 },
+  book: { causes: 333, findings: 100, remedies: 60, hosts: 90, own: 0, version: 'abc' },
+  looked: '2026-07-11T03:00:00Z',
   running: '2026-07-01T08:00:00Z',
 };
 const type = async (label: string, words: string) => {
