@@ -73,6 +73,22 @@ func TestDrawnCasesAreHonestAndCanBeTold(t *testing.T) {
 	require.Error(t, err)
 }
 
+// Of a real sample only what was looked at then can be looked at; the book's way is through
+// that alone.
+func TestAnOldSampleKnowsOnlyWhatWasSeen(t *testing.T) {
+	s := drill.Sample{Only: true, Cause: "two-spotted-mite", Setting: differential.Circumstances{Host: "french-bean", Place: "garden", Month: 7}, There: map[string][]string{"flecks": {"many"}, "walker-spots": {"yes"}, "silk": {"dense"}}}
+	assert.Empty(t, s.Answer(engine.Base, "sticky"))
+	path := drill.Expert(engine, s)
+	require.NotEmpty(t, path)
+	for _, x := range path {
+		require.Contains(t, s.There, x.Finding)
+	}
+	got := drill.Judge(engine, s, []string{"sticky", "walker-spots"}, drill.PracticeVerdict{Cause: "two-spotted-mite", Sure: .9, Act: "wait"}, nil)
+	assert.Equal(t, "yes", got.Right)
+	assert.True(t, got.Steps[0].Needless)
+	assert.Equal(t, 2, got.FirstUseful)
+}
+
 func points(s drill.Score, name string) int {
 	for _, p := range s.Parts {
 		if p.Name == name {
@@ -156,9 +172,10 @@ func TestCalibrationWorked(t *testing.T) {
 	told := []drill.Told{{.9, true}, {.9, true}, {.9, false}, {.5, true}, {.5, false}}
 	c := drill.Calibrate(told)
 	assert.InDelta(t, (.01+.01+.81+.25+.25)/5, c.Brier, 1e-12)
-	// 0.9: 2 of 3 right; 0.5: 1 of 2; base 3/5.
-	assert.InDelta(t, 3./5*math.Pow(.9-2./3, 2), c.Reliability, 1e-12)
-	assert.InDelta(t, 3./5*math.Pow(2./3-.6, 2)+2./5*math.Pow(.5-.6, 2), c.Resolution, 1e-12)
+	// 0.9: 2 of 3 right, 0.2333 off; 0.5: 1 of 2, not off; base 3/5, from which they lie
+	// 0.0667 and 0.1.
+	assert.InDelta(t, 3./5*.0544444444, c.Reliability, 1e-9)
+	assert.InDelta(t, 3./5*.0044444444+2./5*.01, c.Resolution, 1e-9)
 	assert.InDelta(t, .24, c.Uncertainty, 1e-12)
 	assert.InDelta(t, c.Brier, c.Reliability-c.Resolution+c.Uncertainty, 1e-12)
 	assert.Zero(t, drill.Calibrate(nil).Brier)

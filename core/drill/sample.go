@@ -17,6 +17,7 @@ type Sample struct {
 	Cause   string                     `json:"cause,omitempty"` // empty: nothing of the book
 	There   map[string][]string        `json:"there"`           // finding → the states that are there
 	Story   string                     `json:"story"`
+	Only    bool                       `json:"only,omitempty"` // a real sample of before: only what was looked at then can be looked at
 }
 
 // How samples are drawn (judgement): how often it is nothing of the book, how often the
@@ -158,7 +159,7 @@ func (s Sample) Answer(b *knowledge.Base, finding string) []differential.Look {
 	for _, st := range s.There[finding] {
 		out = append(out, differential.Look{Finding: finding, State: st})
 	}
-	if len(out) > 0 {
+	if len(out) > 0 || s.Only {
 		return out
 	}
 	for _, st := range f.States {
@@ -225,14 +226,29 @@ func Expert(e *differential.Engine, s Sample) []LookTaken {
 	p := right(e, s, looks)
 	for range mostSteps {
 		r := e.Rank(s.Setting, looks)
-		if len(out) > 0 && r.Stop != "" || len(r.Next) == 0 || r.Verdict == differential.Settled {
+		next := s.best(e, looks)
+		if len(out) > 0 && r.Stop != "" || next == "" || r.Verdict == differential.Settled {
 			break
 		}
-		step, got := take(e, s, looks, r.Next[0].Finding, p)
+		step, got := take(e, s, looks, next, p)
 		looks, p = got, step.P
 		out = append(out, step)
 	}
 	return out
+}
+
+// best is the look worth most now, of those that can be taken; empty where there is none.
+func (s Sample) best(e *differential.Engine, looks []differential.Look) string {
+	most := 6
+	if s.Only {
+		most = len(e.Base.Findings)
+	}
+	for _, n := range e.Next(s.Setting, looks, most) {
+		if len(s.Answer(e.Base, n.Finding)) > 0 {
+			return n.Finding
+		}
+	}
+	return ""
 }
 
 // take is one look.

@@ -104,10 +104,9 @@ func (out *Score) replay(e *differential.Engine, s Sample, asked []string) {
 		if e.Base.Finding(id) == nil {
 			continue
 		}
-		r := e.Rank(s.Setting, looks)
 		step, got := take(e, s, looks, id, p)
-		if len(r.Next) > 0 && r.Next[0].Finding != id {
-			better, _ := take(e, s, looks, r.Next[0].Finding, p)
+		if next := s.best(e, looks); next != "" && next != id {
+			better, _ := take(e, s, looks, next, p)
 			step.Better, step.BetterBits = better.Name, better.Bits
 			step.Needless = step.Destructive && !better.Destructive && better.Bits >= step.Bits
 		}

@@ -4,7 +4,9 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"maps"
 	"math/rand/v2"
+	"regexp"
 	"slices"
 	"strings"
 
@@ -270,7 +272,9 @@ func (s *Service) AnswerMe(ctx context.Context, who Person, id, choice string, s
 type practised struct {
 	Sample drill.Sample `json:"sample"`
 	Asked  []string     `json:"asked"`
-	Used   bool         `json:"used"` // a destructive look used the sample up
+	Used   bool         `json:"used"`            // a destructive look used the sample up
+	Old    string       `json:"old,omitempty"`   // the real case it was
+	Plant  string       `json:"plant,omitempty"` // of a real case, in the grower's words
 }
 
 // PracticeCase is a made-up sample on the practice bench.
@@ -284,12 +288,19 @@ type PracticeCase struct {
 	Looks   []differential.Look `json:"looks" doc:"what was asked and seen, in order"`
 	Minutes float64             `json:"minutes"`
 	Used    bool                `json:"used,omitempty" doc:"the sample was used up: nothing more can be looked at"`
+	Only    []string            `json:"only,omitempty" doc:"of a real sample of before: findings that were looked at then"`
 }
 
 func (s *Service) practiceCase(id string, p practised) PracticeCase {
 	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Looks: []differential.Look{}, Used: p.Used}
 	if h := s.Base().Host(out.Host); h != nil {
 		out.Plant = h.Name
+	}
+	if p.Plant != "" {
+		out.Plant = p.Plant
+	}
+	if p.Sample.Only {
+		out.Only = slices.Sorted(maps.Keys(p.Sample.There))
 	}
 	for _, f := range p.Asked {
 		out.Looks = append(out.Looks, p.Sample.Answer(s.Base(), f)...)
@@ -358,9 +369,11 @@ func (s *Service) LookInPractice(ctx context.Context, who Person, id, finding st
 		return PracticeCase{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", finding), "choose a line of the sample")
 	case p.Used:
 		return PracticeCase{}, fault.New("finding", "the sample is used up", "say what it is, or send it on")
+	case p.Sample.Only && len(p.Sample.There[finding]) == 0:
+		return PracticeCase{}, fault.New("finding", "nobody looked at that then", "choose one of the lines that were looked at")
 	case !slices.Contains(p.Asked, finding):
 		p.Asked = append(p.Asked, finding)
-		p.Used = f.Destructive
+		p.Used = f.Destructive && !p.Sample.Only
 		if err := s.keepPractice(ctx, who, id, p); err != nil {
 			return PracticeCase{}, err
 		}
@@ -408,7 +421,102 @@ func (s *Service) JudgePractice(ctx context.Context, who Person, id string, v dr
 	}
 	score := drill.Judge(s.Engine(), p.Sample, p.Asked, v, advise)
 	key := "case/" + p.Sample.Cause
+	if p.Old != "" {
+		key = "old/" + p.Old
+	}
 	return score, s.Store.AnswerDrill(ctx, store.Drilled{ID: id, Account: who.ID, At: store.Stamp(s.Now()), Kind: "case", Key: key, Correct: score.Right != "no", Sure: v.Sure, Points: score.Points})
+}
+
+// OldCase is a closed case of this desk as practice: what it was on, and nothing of who.
+type OldCase struct {
+	ID    string `json:"id"`
+	Plant string `json:"plant"`
+	Place string `json:"place"`
+	Looks int    `json:"looks" doc:"lines that were looked at then"`
+	Done  bool   `json:"done,omitempty" doc:"practised before by who asks"`
+}
+
+// fewestLooks are what a case has to have of looks to be practised on.
+const fewestLooks = 3
+
+// OfferPractice offers a closed case as practice, or no longer. Coordinators only. Errors
+// say why a case cannot be practised on.
+func (s *Service) OfferPractice(ctx context.Context, who Person, id string, offer bool) error {
+	c, err := s.read(ctx, id)
+	if err != nil {
+		return err
+	}
+	switch {
+	case !offer:
+	case c.Closing == nil || c.Verdict == nil:
+		return fault.New("", "the case is not closed", "offer it when it is known how it ended")
+	case len(c.Looks) < fewestLooks:
+		return fault.New("", fmt.Sprintf("only %d lines of it were looked at", len(c.Looks)), "offer one in which more was looked at")
+	}
+	return s.House.Offer(ctx, who, id, offer)
+}
+
+// OldCases are the closed cases that are offered as practice.
+func (s *Service) OldCases(ctx context.Context, who Person) ([]OldCase, error) {
+	ids, _, err := s.House.Offered(ctx)
+	if err != nil {
+		return nil, err
+	}
+	known, err := s.remembered(ctx, who)
+	if err != nil {
+		return nil, err
+	}
+	out := []OldCase{}
+	for _, id := range ids {
+		c, err := s.read(ctx, id)
+		if err != nil || c.Closing == nil { // gone, or opened again
+			continue
+		}
+		_, done := known["old/"+id]
+		out = append(out, OldCase{id, c.Intake.Plant, c.Intake.Place, len(c.Looks), done})
+	}
+	return out, nil
+}
+
+// PractiseOld brings a closed case of this desk to practise on, without its person.
+func (s *Service) PractiseOld(ctx context.Context, who Person, id string) (PracticeCase, error) {
+	ids, _, err := s.House.Offered(ctx)
+	if err != nil {
+		return PracticeCase{}, err
+	}
+	c, err := s.read(ctx, id)
+	if err != nil || !slices.Contains(ids, id) || c.Closing == nil || c.Verdict == nil {
+		return PracticeCase{}, ErrNotFound
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return PracticeCase{}, err
+	}
+	sample := drill.Sample{Only: true, Cause: c.Verdict.Cause, There: map[string][]string{}, Story: nameless(c.Intake.Story, c.Intake.Grower, c.Intake.Contact), Setting: differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}}
+	if c.Closing.Confirmed != "" {
+		sample.Cause = c.Closing.Confirmed
+	} else if c.Verdict.Degree == "undetermined" {
+		sample.Cause = ""
+	}
+	for _, l := range c.Looks {
+		if !l.Not {
+			sample.There[l.Finding] = append(sample.There[l.Finding], l.State)
+		}
+	}
+	p := practised{Sample: sample, Asked: []string{}, Old: id, Plant: c.Intake.Plant}
+	fresh := newID(s.Now())
+	return s.practiceCase(fresh, p), s.keepPractice(ctx, who, fresh, p)
+}
+
+// nameless takes who somebody is out of a story: the name, its parts and the address.
+func nameless(story, name, contact string) string {
+	words := append(nameParts(name), name, contact, ReachOf(contact))
+	words = slices.DeleteFunc(words, func(w string) bool { return len([]rune(w)) < 2 })
+	slices.SortFunc(words, func(a, b string) int { return len(b) - len(a) })
+	for _, w := range words {
+		story = regexp.MustCompile(`(?i)(^|[^\pL\pN])`+regexp.QuoteMeta(w)+`($|[^\pL\pN])`).ReplaceAllString(story, "${1}the grower${2}")
+	}
+	return story
 }
 
 // Learner is how somebody gets on, as the coordinator sees it: each by themselves, in no

@@ -124,3 +124,48 @@ func TestPracticeOnAWholeCase(t *testing.T) {
 	require.Len(t, list, 1)
 	assert.Equal(t, []any{"wren", 13, scales}, []any{list[0].Name, list[0].N, list[0].Course})
 }
+
+// A closed case of the desk is practised on without its person: only what was looked at then
+// can be looked at, and what was found stands beside the answer.
+func TestOldCasesArePractisedOn(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	staff := b.staffed("odile", "ansel", "brann", "wren")
+	odile, wren := staff[0], staff[3]
+	in := bean
+	in.Grower, in.Contact, in.Story = "Tamsin Reeve", "tamsin@stall9.example", "Tamsin says pale; ask Reeve at tamsin@stall9.example"
+	b.known(in, "two-spotted-mite")
+	require.ErrorContains(t, b.OfferPractice(ctx, odile, b.v.ID, true), "not closed")
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, desk.CloseInput{Outcome: "unknown"}))
+	require.ErrorContains(t, b.OfferPractice(ctx, odile, b.v.ID, true), "looked at")
+	b.keep(b.Reopen(ctx, b.who, b.v.ID, b.v.Version))
+	b.look("walker-spots", "yes")
+	b.look("silk", "dense")
+	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, desk.CloseInput{Outcome: "unknown", Confirmed: "red-mite", Found: "laboratory"}))
+	require.ErrorIs(t, b.OfferPractice(ctx, wren, b.v.ID, true), desk.ErrForbidden)
+	_, err := b.PractiseOld(ctx, wren, b.v.ID)
+	require.ErrorIs(t, err, desk.ErrNotFound, "nobody offered it")
+	require.NoError(t, b.OfferPractice(ctx, odile, b.v.ID, true))
+	list, err := b.OldCases(ctx, wren)
+	require.NoError(t, err)
+	require.Len(t, list, 1)
+	c, err := b.PractiseOld(ctx, wren, b.v.ID)
+	require.NoError(t, err)
+	assert.Equal(t, "the grower says pale; ask the grower at the grower", c.Story)
+	assert.Equal(t, []string{"flecks", "silk", "walker-spots"}, c.Only)
+	_, err = b.LookInPractice(ctx, wren, c.ID, "sticky")
+	require.ErrorContains(t, err, "nobody looked")
+	c, err = b.LookInPractice(ctx, wren, c.ID, "silk")
+	require.NoError(t, err)
+	require.Len(t, c.Looks, 1)
+	s, err := b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Cause: "two-spotted-mite", Sure: .85, Act: "wait"})
+	require.NoError(t, err)
+	assert.Equal(t, "red-mite", s.TruthID, "what the laboratory found")
+	list, err = b.OldCases(ctx, wren)
+	require.NoError(t, err)
+	assert.True(t, list[0].Done)
+	require.NoError(t, b.OfferPractice(ctx, odile, b.v.ID, false))
+	list, err = b.OldCases(ctx, wren)
+	require.NoError(t, err)
+	assert.Empty(t, list)
+}

@@ -11,7 +11,38 @@ import (
 	"botanik/internal/people"
 )
 
-const keyCourse = "course"
+const (
+	keyCourse  = "course"
+	keyOffered = "practice cases"
+)
+
+// mostOffered are how many closed cases are offered as practice at most.
+const mostOffered = 60
+
+// Offered are the closed cases the coordinator offers as practice, by id, with their version.
+func (s *Service) Offered(ctx context.Context) ([]string, int, error) {
+	out := []string{}
+	v, err := s.setting(ctx, keyOffered, &out)
+	return out, v, err
+}
+
+// Offer puts a case among them or takes it out. Coordinators only.
+func (s *Service) Offer(ctx context.Context, who people.Person, id string, offer bool) error {
+	if who.Role != people.Coordinator {
+		return people.ErrForbidden
+	}
+	list, v, err := s.Offered(ctx)
+	if err != nil {
+		return err
+	}
+	list = slices.DeleteFunc(list, func(x string) bool { return x == id })
+	if offer {
+		if list = append(list, id); len(list) > mostOffered {
+			return fault.New("", fmt.Sprintf("%d cases are offered already", mostOffered), "take one out first")
+		}
+	}
+	return s.put(ctx, who, keyOffered, list, v)
+}
 
 // Course is what the coordinator would have practised: "scales before spring".
 type Course struct {

@@ -18,6 +18,10 @@ type answerBody struct {
 	Sure   float64 `json:"sure" minimum:"0" maximum:"1"`
 }
 
+type offerBody struct {
+	Offer bool `json:"offer"`
+}
+
 type lookForBody struct {
 	Finding string `json:"finding" maxLength:"60" doc:"id"`
 }
@@ -50,6 +54,21 @@ func (s *Server) drillRoutes() {
 		Body drill.PracticeVerdict
 	}) (drill.Score, error) {
 		return s.desk.JudgePractice(ctx, who(ctx), in.ID, in.Body)
+	})
+	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]desk.OldCase, error) {
+		return s.desk.OldCases(ctx, who(ctx))
+	})
+	ask(s, "practise-old", "drill", "/drill/old/{id}", "Practise on one of them", func(ctx context.Context, in *byID) (desk.PracticeCase, error) {
+		return s.desk.PractiseOld(ctx, who(ctx), in.ID)
+	})
+	register(s, s.asking(), http.MethodPut, "offer-old", "drill", "/drill/old/{id}", "Offer a closed case as practice, or no longer (coordinator)", func(ctx context.Context, in *struct {
+		ID   string `path:"id" maxLength:"40"`
+		Body offerBody
+	}) ([]desk.OldCase, error) {
+		if err := s.desk.OfferPractice(ctx, who(ctx), in.ID, in.Body.Offer); err != nil {
+			return nil, err
+		}
+		return s.desk.OldCases(ctx, who(ctx))
 	})
 	get(s, "learners", "drill", "/drill/learners", "Who practised how, each by themselves (coordinator)", func(ctx context.Context, _ *none) ([]desk.Learner, error) { return s.desk.Learners(ctx, who(ctx)) })
 	register(s, s.changing(), http.MethodPut, "set-course", "drill", "/drill/course", "Set what is to be practised (coordinator)", func(ctx context.Context, in *struct {

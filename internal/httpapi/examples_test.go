@@ -237,6 +237,16 @@ func TestExamples(t *testing.T) {
 	ask("practice-look", drillAt+"/look", map[string]any{"finding": "flecks"})
 	read("practice-case", drillAt)
 	ask("practice-verdict", drillAt+"/verdict", map[string]any{"sure": .5, "act": "refer"})
+	closed := ""
+	for _, x := range o.call("GET", "/api/v1/cases?stage=closed&limit=200", nil).Body["cases"].([]any) {
+		if x.(map[string]any)["plant"] == "Runner bean" {
+			closed = x.(map[string]any)["id"].(string)
+		}
+	}
+	require.NotEmpty(t, closed)
+	keep("offer-old", map[string]any{"offer": true}, o.call("PUT", "/api/v1/drill/old/"+closed, map[string]any{"offer": true}), 200)
+	read("old-cases", "/api/v1/drill/old")
+	ask("practise-old", "/api/v1/drill/old/"+closed, map[string]any{})
 	read("learners", "/api/v1/drill/learners")
 
 	h := read("house", "/api/v1/house")

@@ -980,6 +980,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/drill/old": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Closed cases of this desk that are offered as practice
+         * @description Closed cases of this desk that are offered as practice. Needs a session.
+         */
+        get: operations["old-cases"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/drill/old/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Offer a closed case as practice, or no longer (coordinator)
+         * @description Offer a closed case as practice, or no longer (coordinator). Needs a session and its token.
+         */
+        put: operations["offer-old"];
+        /**
+         * Practise on one of them
+         * @description Practise on one of them. Needs a session and its token.
+         */
+        post: operations["practise-old"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/drill/questions": {
         parameters: {
             query?: never;
@@ -4690,6 +4734,9 @@ export interface components {
             when?: string;
             worth?: string;
         };
+        OfferBody: {
+            offer: boolean;
+        };
         OldCard: {
             brought: string;
             /** @description what it was called, where the herbarium does not know it */
@@ -4706,6 +4753,18 @@ export interface components {
             remedy?: string;
             square?: string;
             story?: string;
+        };
+        OldCase: {
+            /** @description practised before by who asks */
+            done?: boolean;
+            id: string;
+            /**
+             * Format: int64
+             * @description lines that were looked at then
+             */
+            looks: number;
+            place: string;
+            plant: string;
         };
         "Open-feedRequest": {
             /** @description which grower, by id; the desk's calendar when left out */
@@ -4982,6 +5041,8 @@ export interface components {
             minutes: number;
             /** Format: int64 */
             month: number;
+            /** @description of a real sample of before: findings that were looked at then */
+            only?: string[];
             place: string;
             plant: string;
             story: string;
@@ -6888,7 +6949,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/3tt1oyCDTrIB9COuTPjCkOdVZ1ZqeXM-.ics",
+                     *         "path": "/c/8c70wKxuRYRD5S3sDRv85IYJvlziNKsC.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6928,7 +6989,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/3tt1oyCDTrIB9COuTPjCkOdVZ1ZqeXM-.ics",
+                     *       "path": "/c/8c70wKxuRYRD5S3sDRv85IYJvlziNKsC.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7024,7 +7085,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBWSFhSMjNGR0FWNUNRSjRE"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA0SDEzNzA4OU1NMFFLWDYw"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7087,7 +7148,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7237,7 +7298,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7407,7 +7468,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7756,7 +7817,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8086,7 +8147,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8402,7 +8463,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8669,7 +8730,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9107,7 +9168,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9512,7 +9573,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9644,7 +9705,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T408MQEJEQF2K4M0PDT"
+                 *       "to": "01KX8M6T40GRCBSQVCDQVHGKVC"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9680,7 +9741,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0HTGK1Y7CW25MN678",
+                     *         "person": "g-01KX8KD5T0V0EZRX8VM9JN4XN3",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9894,7 +9955,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10243,7 +10304,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10567,7 +10628,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0QZEFQ9EREWSQ465K",
+                     *         "person": "g-01KX3X4TM03XW6T88KQQZGKX3Q",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10893,7 +10954,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11291,7 +11352,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11520,7 +11581,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11756,7 +11817,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12213,7 +12274,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12454,7 +12515,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12754,7 +12815,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12990,7 +13051,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13341,7 +13402,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13770,7 +13831,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13932,7 +13993,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T408YE0ZSZVD8WGYC26",
+                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14682,14 +14743,14 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "tulip",
+                     *       "host": "lime-citrus",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 4,
-                     *       "place": "garden",
-                     *       "plant": "Tulip",
-                     *       "story": "Growth is pale and drawn. I think it is grey mould."
+                     *       "month": 8,
+                     *       "place": "greenhouse",
+                     *       "plant": "Lime (citrus)",
+                     *       "story": "Hover flies hang about."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14726,7 +14787,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "tulip",
+                     *       "host": "lime-citrus",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14735,10 +14796,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 4,
-                     *       "place": "garden",
-                     *       "plant": "Tulip",
-                     *       "story": "Growth is pale and drawn. I think it is grey mould."
+                     *       "month": 8,
+                     *       "place": "greenhouse",
+                     *       "plant": "Lime (citrus)",
+                     *       "story": "Hover flies hang about."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14781,7 +14842,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "tulip",
+                     *       "host": "lime-citrus",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14790,10 +14851,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 4,
-                     *       "place": "garden",
-                     *       "plant": "Tulip",
-                     *       "story": "Growth is pale and drawn. I think it is grey mould."
+                     *       "month": 8,
+                     *       "place": "greenhouse",
+                     *       "plant": "Lime (citrus)",
+                     *       "story": "Hover flies hang about."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14843,27 +14904,27 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.0037176077269683,
+                     *           "bits": -1.4926661338696328,
                      *           "finding": "main-sign",
-                     *           "leads": "Blind bulbs",
+                     *           "leads": "Brown soft scale",
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.1019832716677995,
+                     *           "p": 0.008310486029555742,
                      *           "saw": [
-                     *             "on flower or fruit"
+                     *             "fluff, bumps or galls"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 2.5999999999999996,
+                     *       "expertMinutes": 4.1000000000000005,
                      *       "faults": [],
-                     *       "firstUseful": 0,
+                     *       "firstUseful": 1,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was tulip fire and botrytis of bulbs"
+                     *           "why": "it was citrus leaf miner"
                      *         }
                      *       ],
                      *       "points": 17,
@@ -14871,22 +14932,21 @@ export interface operations {
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.0037176077269683,
-                     *           "bits": 0.04044261731177856,
+                     *           "betterBits": -1.4926661338696328,
+                     *           "bits": 0.05989762214703631,
                      *           "finding": "flecks",
-                     *           "leads": "Blind bulbs",
+                     *           "leads": "Brown soft scale",
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "needless": true,
-                     *           "p": 0.026153166480671605,
+                     *           "p": 0.024377809812290523,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Leaf shape split it: narrow and twisted.",
-                     *       "truth": "Tulip fire and botrytis of bulbs",
-                     *       "truthId": "tulip-fire"
+                     *       "tilt": "Tunnels inside the leaf split it: winding lines.",
+                     *       "truth": "Citrus leaf miner",
+                     *       "truthId": "citrus-miner"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15040,6 +15100,140 @@ export interface operations {
             503: components["responses"]["Problem"];
         };
     };
+    "old-cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "looks": 4,
+                     *         "place": "garden",
+                     *         "plant": "Runner bean"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["OldCase"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "offer-old": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                /**
+                 * @example {
+                 *       "offer": true
+                 *     }
+                 */
+                "application/json": components["schemas"]["OfferBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example [
+                     *       {
+                     *         "id": "01K0EXAMPLE000000000000000",
+                     *         "looks": 4,
+                     *         "place": "garden",
+                     *         "plant": "Runner bean"
+                     *       }
+                     *     ]
+                     */
+                    "application/json": components["schemas"]["OldCase"][];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "practise-old": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    /**
+                     * @example {
+                     *       "host": "bean",
+                     *       "id": "01K0EXAMPLE000000000000000",
+                     *       "looks": [],
+                     *       "minutes": 0,
+                     *       "month": 3,
+                     *       "only": [
+                     *         "flecks"
+                     *       ],
+                     *       "place": "garden",
+                     *       "plant": "Runner bean",
+                     *       "story": "pale and dusty leaves since the heat"
+                     *     }
+                     */
+                    "application/json": components["schemas"]["PracticeCase"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
     "ask-me": {
         parameters: {
             query?: never;
@@ -15073,11 +15267,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "cottony-scale",
-                     *           "text": "Cottony cushion scale"
+                     *           "id": "wax-scale",
+                     *           "text": "Wax, black and lecanium scales"
                      *         }
                      *       ],
-                     *       "plate": "horse-chestnut-scale"
+                     *       "plate": "magnolia-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15108,7 +15302,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "cottony-scale",
+                 *       "choice": "wax-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15125,9 +15319,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "horse-chestnut-scale",
+                     *       "option": "magnolia-scale",
                      *       "right": false,
-                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
+                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15324,7 +15518,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80P2TYAFY1A6NF6DS5",
+                     *         "id": "g-01KJQV9Z80PVKC5XWC9CV8K6G9",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15375,7 +15569,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80KH22X6WQ9B3VGX9E",
+                     *               "person": "g-01KKSAFA801GCKN84TC4T3XSCG",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15508,7 +15702,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80KH22X6WQ9B3VGX9E"
+                 *       "person": "g-01KKSAFA801GCKN84TC4T3XSCG"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15581,8 +15775,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0XRNJY4J83DQPCHW9",
-                 *       "into": "g-01KX8BM520Y0MHQ8MG38Y67D7A"
+                 *       "from": "g-01KS358WM09ZANVBW2K1YD84AG",
+                 *       "into": "g-01KX8BM520RY21MHNBWVE2GJR1"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15626,10 +15820,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520RCX06P0DKJJM700A"
+                 *         "01KX8BM520CXCHT9QZFWZ8A1Z3"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520Y0MHQ8MG38Y67D7A"
+                 *       "person": "g-01KX8BM520RY21MHNBWVE2GJR1"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15646,7 +15840,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40BWVTM75T0WFB9P1R",
+                     *       "id": "g-01KX8M6T40M9GZ4H0MCAY8XP2H",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15677,11 +15871,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T407XT0B2N4XSY6E0DH",
+                 *           "id": "01KX8M6T40DA2K1XKK9QCWYR8D",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40Q4FK4DHNGRQA9XZN",
+                 *           "id": "01KX8M6T40MSAW9HMXDY9E446C",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15719,7 +15913,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0HTGK1Y7CW25MN678",
+                     *         "person": "g-01KX8KD5T0V0EZRX8VM9JN4XN3",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16624,9 +16818,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3768136,
+                     *       "bytes": 3805216,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
+                     *       "folder": "/tmp/TestExamples300714929/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
@@ -16692,9 +16886,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3780496,
+                     *       "bytes": 3817576,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
+                     *       "folder": "/tmp/TestExamples300714929/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -16797,9 +16991,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "de46e926a0"
                      *       },
-                     *       "bytes": 3842296,
+                     *       "bytes": 3879376,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2760592008/001/backups",
+                     *       "folder": "/tmp/TestExamples300714929/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17196,7 +17390,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/cGpiMJesZXpf5QnmKKVB9p4dgDisbByM",
+                     *       "path": "/join/v0qPzV931X92tOhFng_2PtDfz-Rt4fyL",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17329,7 +17523,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/96gH4r_tppYVcSBmFF8blHyidTcTCpuU",
+                     *       "path": "/join/-K8dvFCD_gV-amh3FWMhmr8OBKvu2UZX",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17375,7 +17569,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "d41fc76983d04e3d",
+                     *         "id": "78883c06e2eb0f69",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -19792,7 +19986,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T408MQEJEQF2K4M0PDT",
+                 *       "account": "01KX8M6T40GRCBSQVCDQVHGKVC",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -19877,7 +20071,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T408MQEJEQF2K4M0PDT",
+                 *       "account": "01KX8M6T40GRCBSQVCDQVHGKVC",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -19961,8 +20155,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T408MQEJEQF2K4M0PDT",
-                 *       "to": "01KX8M6T408MQEJEQF2GXTSTFN"
+                 *       "from": "01KX8M6T40GRCBSQVCDQVHGKVC",
+                 *       "to": "01KX8M6T40GRCBSQVCDMQ6KH4P"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -1,5 +1,5 @@
 import Button from '@mui/material/Button';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { api, type Finding, type Problem, type S, take, type View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
@@ -15,8 +15,11 @@ export function OneCase() {
   const client = useQueryClient();
   const [kept, setKept] = useDraft<S['PracticeCase'] | null>('drill.case', null);
   const [score, setScore] = useState<S['Score'] | null>(null);
-  const bring = useMutation<S['PracticeCase'], Problem>({
-    mutationFn: () => take<S['PracticeCase']>(api.POST('/api/v1/drill/cases')),
+  const bring = useMutation<S['PracticeCase'], Problem, string>({
+    mutationFn: (old) =>
+      take<S['PracticeCase']>(
+        old ? api.POST('/api/v1/drill/old/{id}', { params: { path: { id: old } } }) : api.POST('/api/v1/drill/cases'),
+      ),
     onSuccess: (c) => {
       setScore(null);
       setKept(c);
@@ -32,7 +35,7 @@ export function OneCase() {
       if (e.status === 404) setKept(null); // judged before, or too old
     },
   });
-  if (score) return <Replay of={score} onNext={() => bring.mutate()} trouble={bring.error} />;
+  if (score) return <Replay of={score} onNext={() => bring.mutate('')} trouble={bring.error} />;
   if (!kept)
     return (
       <div className="sheet pad stack">
@@ -46,12 +49,13 @@ export function OneCase() {
           variant="contained"
           className="primary"
           style={{ justifySelf: 'start' }}
-          onClick={() => bring.mutate()}
+          onClick={() => bring.mutate('')}
           disabled={bring.isPending}
           data-do="bring-case"
         >
           Bring one
         </Button>
+        <OldCases onPick={(id) => bring.mutate(id)} />
       </div>
     );
   return (
@@ -138,7 +142,7 @@ function Looking({
                 <button
                   type="button"
                   className="plain drillline"
-                  disabled={busy || of.used || found.length > 0}
+                  disabled={busy || of.used || found.length > 0 || (!!of.only && !of.only.includes(f.id))}
                   onClick={() => onLook(f.id)}
                   data-look={f.id}
                 >
@@ -147,8 +151,12 @@ function Looking({
                     <b>{found.join(', ')}</b>
                   ) : (
                     <small>
-                      {f.minutes < 1 ? 'under a minute' : `${f.minutes} min`}
-                      {f.destructive && ', destroys it'}
+                      {of.only && !of.only.includes(f.id)
+                        ? 'nobody looked then'
+                        : f.minutes < 1
+                          ? 'under a minute'
+                          : `${f.minutes} min`}
+                      {f.destructive && !of.only && ', destroys it'}
                     </small>
                   )}
                 </button>
@@ -156,6 +164,28 @@ function Looking({
             );
           })}
         </ul>
+      </div>
+    </div>
+  );
+}
+
+/** Closed cases of this desk that the coordinator offers, without their people. */
+function OldCases({ onPick }: { onPick: (id: string) => void }) {
+  const { data } = useQuery<S['OldCase'][], Problem>({
+    queryKey: ['old-cases'],
+    queryFn: () => take<S['OldCase'][]>(api.GET('/api/v1/drill/old')),
+  });
+  if (!data?.length) return null;
+  return (
+    <div data-old-cases={data.length}>
+      <p>Or one this desk had, without its people; only what was looked at then can be looked at:</p>
+      <div className="wrap">
+        {data.map((c) => (
+          <button key={c.id} type="button" className="chip small" onClick={() => onPick(c.id)}>
+            {c.plant}, {c.place}
+            <small> {c.done ? 'practised before' : `${c.looks} looks`}</small>
+          </button>
+        ))}
       </div>
     </div>
   );

@@ -2,6 +2,7 @@ import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { S } from '../api/client';
+import { OfferPractice } from '../parts/OfferPractice';
 import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
 import { HowYouDo } from './HowYouDo';
 import { OneCase } from './OneCase';
@@ -71,6 +72,7 @@ beforeEach(() => {
   });
   desk('GET /api/v1/drill', practice);
   desk('POST /api/v1/drill/questions', question);
+  desk('GET /api/v1/drill/old', []);
 });
 
 describe('a short question', () => {
@@ -127,6 +129,22 @@ describe('a whole case', () => {
     await userEvent.click(screen.getByText('What was it?'));
     expect((await screen.findByRole('alert')).textContent).toContain('it is a friend');
     expect(askedAt('POST /api/v1/drill/cases/c1/verdict')[0]?.body).toEqual({ sure: 0.97, act: 'refer' });
+  });
+  it('may be one this desk had: what nobody looked at then cannot be looked at', async () => {
+    desk('GET /api/v1/drill/old', [{ id: 'x1', plant: 'Bean', place: 'garden', looks: 4 }]);
+    desk('POST /api/v1/drill/old/x1', { ...sample, only: ['silk'] });
+    show(<OneCase />);
+    await userEvent.click(await screen.findByText('Bean, garden'));
+    expect(await screen.findByText('nobody looked then')).toBeTruthy();
+    expect((document.querySelector('[data-look=spots]') as HTMLButtonElement).disabled).toBe(true);
+  });
+  it('is offered by the coordinator, once it is closed', async () => {
+    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role: 'coordinator' }, desk: {} });
+    desk('PUT /api/v1/drill/old/x1', [{ id: 'x1', plant: 'Bean', place: 'garden', looks: 4 }]);
+    show(<OfferPractice id="x1" />);
+    await userEvent.click(await screen.findByText('Offer it as practice'));
+    expect(askedAt('PUT /api/v1/drill/old/x1')[0]?.body).toEqual({ offer: true });
+    expect(await screen.findByText('No longer offer it as practice')).toBeTruthy();
   });
   it('says what told nothing, and what would have told', () => {
     const step = {

@@ -8,6 +8,7 @@ import { useVocabulary } from '../api/hooks';
 import { Chips, moment } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { ChangeTrouble } from './ChangeTrouble';
+import { OfferPractice } from './OfferPractice';
 
 type Outcome = S['CloseInput']['outcome'];
 const nothing = { note: '', confirmed: '', found: '', followed: '' };
@@ -38,6 +39,7 @@ export function Ending({ view }: { view: View }) {
         <Button variant="outlined" onClick={() => change.mutate(post('/api/v1/cases/{id}/reopen', {}))}>
           Open it again
         </Button>
+        <OfferPractice id={view.id} />
       </div>
     );
   return (
