@@ -283,7 +283,12 @@ func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also 
 			others = append(others, r.ID)
 		}
 	}
-	return s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others})
+	return s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others, Searched: slices.Concat(longParts(g.Name), reach, []string{g.Name})})
+}
+
+// longParts are the parts of a name that are long enough to be looked for by.
+func longParts(name string) []string {
+	return slices.DeleteFunc(nameParts(name), func(w string) bool { return len([]rune(w)) < 4 })
 }
 
 // MergeGrowers writes one person's cases under another: the same person, written two ways.

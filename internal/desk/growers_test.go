@@ -183,6 +183,11 @@ func TestAPersonIsForgotten(t *testing.T) {
 	assert.Len(t, file.Cases, 1)
 	assert.Len(t, file.Messages, 1)
 
+	staff := b.staffed("odile")[0]
+	for _, q := range []string{"words=quillfeather", "words=zennor%40quill.example", "words=zennorina"} {
+		_, err = b.SaveSearch(ctx, staff, "of "+q[len(q)-3:], q)
+		require.NoError(t, err)
+	}
 	said, err := b.Mentions(ctx, boss, person)
 	require.NoError(t, err)
 	alone := []string{}
@@ -198,6 +203,9 @@ func TestAPersonIsForgotten(t *testing.T) {
 	require.NoError(t, err)
 	assert.Equal(t, 1, n)
 
+	kept, err := b.SavedSearches(ctx, staff)
+	require.NoError(t, err)
+	require.Len(t, kept, 1, "what was asked about them goes, what is only like it stays")
 	for _, name := range []string{store.FileName, store.FileName + "-wal"} {
 		raw, err := os.ReadFile(filepath.Join(b.dir, name))
 		if os.IsNotExist(err) {

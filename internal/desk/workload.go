@@ -145,9 +145,12 @@ func (s *Service) keeperOf(ctx context.Context, m house.Moment, id string) (stor
 	return accounts[i], nil
 }
 
-// GiveTo makes a case somebody else's. Errors name to.
+// GiveTo makes a case somebody else's; a trainee gives only their own. Errors name to.
 func (s *Service) GiveTo(ctx context.Context, who Person, id string, from int, to string) (View, error) {
 	return s.change(ctx, who, id, from, "keeper", func(m house.Moment, c *Case) (string, error) {
+		if who.Role == people.Trainee && c.Keeper != who.ID {
+			return "", ErrForbidden
+		}
 		a, err := s.keeperOf(ctx, m, to)
 		if err != nil {
 			return "", err

@@ -71,6 +71,8 @@ func TestWhoseCaseItIs(t *testing.T) {
 	assert.Equal(t, w.People[0].Due, w.Uncaught)
 	_, err = b.GiveTo(ctx, odile, b.v.ID, b.v.Version, ansel.ID)
 	require.ErrorContains(t, err, "away until")
+	_, err = b.GiveTo(ctx, wren, b.v.ID, b.v.Version, brann.ID)
+	require.ErrorIs(t, err, desk.ErrForbidden, "a trainee gives their own")
 	_, err = b.GiveTo(ctx, odile, b.v.ID, b.v.Version, "acc-nobody")
 	require.ErrorContains(t, err, "to")
 

@@ -18,7 +18,7 @@ type Keeping struct {
 
 // UsualKeeping holds until a coordinator says otherwise: a desk that nobody set up loses at
 // most a day.
-var UsualKeeping = Keeping{Every: "day", Hour: 3, Keep: 14}
+var UsualKeeping = Keeping{Every: "day", Hour: 3, Keep: 7}
 
 // Keeping with its version.
 func (s *Service) Keeping(ctx context.Context) (Keeping, int, error) {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"net/url"
 	"regexp"
 	"slices"
 	"strings"
@@ -100,6 +101,8 @@ type Forgotten struct {
 	Own    []string // words that go from their own cases: names, addresses
 	Wide   []string // words that go from the cases of others
 	Others []string // those cases, by id
+
+	Searched []string // words by which a kept question speaks of them: it goes
 }
 
 // Forget takes a person out of the desk: out of every case of theirs with its whole story,
@@ -142,6 +145,9 @@ func (s *Store) Forget(ctx context.Context, f Forgotten) (int, error) {
 				return err
 			}
 		}
+		if err := forgetSearches(ctx, tx, f.Searched); err != nil {
+			return err
+		}
 		if _, err := tx.ExecContext(ctx, `INSERT INTO grower_search (grower_search) VALUES ('optimize')`); err != nil {
 			return err
 		}
@@ -156,6 +162,28 @@ func (s *Store) Forget(ctx context.Context, f Forgotten) (int, error) {
 	}
 	_, err = s.w.ExecContext(ctx, `PRAGMA wal_checkpoint(TRUNCATE)`)
 	return len(ids), err
+}
+
+// forgetSearches takes out the kept questions that speak of somebody.
+func forgetSearches(ctx context.Context, tx *sqlx.Tx, words []string) error {
+	kept := []Saved{}
+	if err := tx.SelectContext(ctx, &kept, `SELECT id, account_id, name, query, at FROM saved_search`); err != nil {
+		return err
+	}
+	swap := forgetter(words)
+	for _, k := range kept {
+		asked, err := url.QueryUnescape(k.Query)
+		if err != nil {
+			asked = k.Query
+		}
+		if swap(asked) == asked && swap(k.Name) == k.Name {
+			continue
+		}
+		if _, err := tx.ExecContext(ctx, `DELETE FROM saved_search WHERE id = ?`, k.ID); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // forgetCase takes names out of one case and all that hangs on it; its own person too,
@@ -205,6 +233,9 @@ func forgetter(names []string) func(string) string {
 				parts = append(parts, regexp.QuoteMeta(form))
 			}
 		}
+	}
+	if len(parts) == 0 {
+		return func(s string) string { return s }
 	}
 	slices.SortFunc(parts, func(a, b string) int { return len(b) - len(a) }) // the whole before its part
 	re := regexp.MustCompile(`(?i)(^|[^\pL\pN])(` + strings.Join(parts, "|") + `)($|[^\pL\pN])`)
