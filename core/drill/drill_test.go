@@ -87,6 +87,8 @@ func TestAnOldSampleKnowsOnlyWhatWasSeen(t *testing.T) {
 	assert.Equal(t, "yes", got.Right)
 	assert.True(t, got.Steps[0].Needless)
 	assert.Equal(t, 2, got.FirstUseful)
+	assert.Contains(t, s.There, got.Split)
+	assert.Equal(t, []differential.Look{{Finding: "walker-spots", State: "yes"}}, got.Steps[1].Looks)
 }
 
 func points(s drill.Score, name string) int {
@@ -268,4 +270,11 @@ func TestALearnerImprovesOnWhatIsDrilled(t *testing.T) {
 	assert.InDelta(t, .25, mean(things[20:]), 1e-9)
 	now = now.AddDate(0, 6, 0)
 	assert.Less(t, mean(drilled), .8, "and forgets without")
+}
+
+func TestTheLookThatSplitIsWhereTheRightPlanRoseMost(t *testing.T) {
+	steps := []drill.LookTaken{{Finding: "first", P: 0.2, Bits: 3}, {Finding: "apart", P: 0.9, Bits: 2}, {Finding: "last", P: 0.95, Bits: 0.1}}
+	assert.Equal(t, "apart", drill.Split(steps, 0.02).Finding)
+	assert.Equal(t, "first", drill.Split(steps[:1], 0.02).Finding)
+	assert.Nil(t, drill.Split(nil, 0.02))
 }

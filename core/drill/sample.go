@@ -203,17 +203,18 @@ func story(b *knowledge.Base, c *knowledge.Cause, s Sample, r Dice) string {
 
 // LookTaken is one look of a case, with what it told.
 type LookTaken struct {
-	Finding     string   `json:"finding"`
-	Name        string   `json:"name"`
-	Saw         []string `json:"saw"`
-	Minutes     float64  `json:"minutes"`
-	Destructive bool     `json:"destructive,omitempty"`
-	Bits        float64  `json:"bits" doc:"what it told of the truth: log2 of how much likelier the right plan is after it"`
-	P           float64  `json:"p" doc:"how likely the right plan is after it"`
-	Leads       string   `json:"leads" doc:"what leads after it"`
-	Needless    bool     `json:"needless,omitempty" doc:"it told nothing, or used up what a gentler look would have told"`
-	Better      string   `json:"better,omitempty" doc:"what an expert would have asked here"`
-	BetterBits  float64  `json:"betterBits,omitempty"`
+	Finding     string              `json:"finding"`
+	Name        string              `json:"name"`
+	Saw         []string            `json:"saw"`
+	Looks       []differential.Look `json:"looks" doc:"the same, as it is recorded: for drawing"`
+	Minutes     float64             `json:"minutes"`
+	Destructive bool                `json:"destructive,omitempty"`
+	Bits        float64             `json:"bits" doc:"what it told of the truth: log2 of how much likelier the right plan is after it"`
+	P           float64             `json:"p" doc:"how likely the right plan is after it"`
+	Leads       string              `json:"leads" doc:"what leads after it"`
+	Needless    bool                `json:"needless,omitempty" doc:"it told nothing, or used up what a gentler look would have told"`
+	Better      string              `json:"better,omitempty" doc:"what an expert would have asked here"`
+	BetterBits  float64             `json:"betterBits,omitempty"`
 }
 
 // mostSteps are how many looks an expert takes at most.
@@ -255,7 +256,10 @@ func (s Sample) best(e *differential.Engine, looks []differential.Look) string {
 func take(e *differential.Engine, s Sample, looks []differential.Look, finding string, before float64) (LookTaken, []differential.Look) {
 	f := e.Base.Finding(finding)
 	got := s.Answer(e.Base, finding)
-	step := LookTaken{Finding: finding, Name: f.Name, Minutes: f.Minutes, Destructive: f.Destructive, Saw: []string{}}
+	step := LookTaken{Finding: finding, Name: f.Name, Minutes: f.Minutes, Destructive: f.Destructive, Saw: []string{}, Looks: got}
+	if got == nil {
+		step.Looks = []differential.Look{}
+	}
 	for _, l := range got {
 		step.Saw = append(step.Saw, f.States[f.State(l.State)].Name)
 	}

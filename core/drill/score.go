@@ -41,6 +41,7 @@ type Score struct {
 	FirstUseful   int         `json:"firstUseful" doc:"which look first told something, from 1; 0 for none"`
 	Brier         float64     `json:"brier"`
 	Tilt          string      `json:"tilt" doc:"what split it at last, in a sentence"`
+	Split         string      `json:"split,omitempty" doc:"the finding that did"`
 }
 
 // What each part of a case is worth (judgement: a right name found by needless looks is half
@@ -99,7 +100,8 @@ func (out *Score) name(truth, said *knowledge.Cause) {
 // replay goes through what was asked once more, with what an expert would have asked at each.
 func (out *Score) replay(e *differential.Engine, s Sample, asked []string) {
 	looks := []differential.Look{}
-	p := right(e, s, looks)
+	before := right(e, s, looks)
+	p := before
 	for i, id := range asked {
 		if e.Base.Finding(id) == nil {
 			continue
@@ -121,17 +123,22 @@ func (out *Score) replay(e *differential.Engine, s Sample, asked []string) {
 	for _, x := range out.Expert {
 		out.ExpertMinutes += x.Minutes
 	}
-	if best := strongest(out.Expert); best != nil {
+	if best := Split(out.Expert, before); best != nil {
+		out.Split = best.Finding
 		out.Tilt = fmt.Sprintf("%s split it: %s.", best.Name, humanise.InSentence(join(best.Saw)))
 	}
 }
 
-func strongest(steps []LookTaken) *LookTaken {
+// Split is the look the right plan gained most by, in how likely it is, not in bits: the first look of all often tells the
+// most bits and still leaves the look-alikes together. before is how likely it was to begin with; nil of no steps.
+func Split(steps []LookTaken, before float64) *LookTaken {
 	var best *LookTaken
+	most := math.Inf(-1)
 	for i := range steps {
-		if best == nil || steps[i].Bits > best.Bits {
-			best = &steps[i]
+		if rise := steps[i].P - before; rise > most {
+			best, most = &steps[i], rise
 		}
+		before = steps[i].P
 	}
 	return best
 }
@@ -170,7 +177,7 @@ func (out *Score) looks(e *differential.Engine, s Sample) {
 	} else if out.Minutes > out.ExpertMinutes {
 		share = out.ExpertMinutes / out.Minutes
 	}
-	why := fmt.Sprintf("%.1f bits in %.0f minutes; the book's way tells %.1f in %.0f", told, out.Minutes, best, out.ExpertMinutes)
+	why := fmt.Sprintf("%.1f bits in %.1f min; the book's way tells %.1f in %.1f", told, out.Minutes, best, out.ExpertMinutes)
 	if needless > 0 {
 		why += fmt.Sprintf("; %d needless", needless)
 	}

@@ -4268,6 +4268,8 @@ export interface components {
             finding: string;
             /** @description what leads after it */
             leads: string;
+            /** @description the same, as it is recorded: for drawing */
+            looks: components["schemas"]["Look"][];
             /** Format: double */
             minutes: number;
             name: string;
@@ -5573,6 +5575,8 @@ export interface components {
              * @enum {string}
              */
             right: "yes" | "plan" | "no";
+            /** @description the finding that did */
+            split?: string;
             /** @description what was asked, with what an expert would have asked */
             steps: components["schemas"]["LookTaken"][];
             /** @description what split it at last, in a sentence */
@@ -6949,7 +6953,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/8c70wKxuRYRD5S3sDRv85IYJvlziNKsC.ics",
+                     *         "path": "/c/NWE-oEm8zeE4i2bp9s5RMP0WSC5KWjfx.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6989,7 +6993,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/8c70wKxuRYRD5S3sDRv85IYJvlziNKsC.ics",
+                     *       "path": "/c/NWE-oEm8zeE4i2bp9s5RMP0WSC5KWjfx.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7085,7 +7089,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTA0SDEzNzA4OU1NMFFLWDYw"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBITjZSQUdGUVRaN1NaMEtN"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7148,7 +7152,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7298,7 +7302,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7468,7 +7472,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7817,7 +7821,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8147,7 +8151,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8463,7 +8467,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8730,7 +8734,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9168,7 +9172,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9573,7 +9577,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9705,7 +9709,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40GRCBSQVCDQVHGKVC"
+                 *       "to": "01KX8M6T40E2SZTVNECDVAJRBW"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9741,7 +9745,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0V0EZRX8VM9JN4XN3",
+                     *         "person": "g-01KX8KD5T0C3XSP7GR3AFP17MF",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9955,7 +9959,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10304,7 +10308,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10628,7 +10632,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM03XW6T88KQQZGKX3Q",
+                     *         "person": "g-01KX3X4TM0Q6CRXKYGMNBVSPZ1",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10954,7 +10958,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11352,7 +11356,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11581,7 +11585,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11817,7 +11821,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12274,7 +12278,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12515,7 +12519,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12815,7 +12819,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13051,7 +13055,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13402,7 +13406,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13831,7 +13835,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13993,7 +13997,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4049P5XAPSGECRARZQ",
+                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14743,14 +14747,14 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lime-citrus",
+                     *       "host": "impatiens",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 8,
-                     *       "place": "greenhouse",
-                     *       "plant": "Lime (citrus)",
-                     *       "story": "Hover flies hang about."
+                     *       "month": 11,
+                     *       "place": "balcony",
+                     *       "plant": "Busy lizzie",
+                     *       "story": "A white crust lies on the soil. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14787,7 +14791,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lime-citrus",
+                     *       "host": "impatiens",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14796,10 +14800,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 8,
-                     *       "place": "greenhouse",
-                     *       "plant": "Lime (citrus)",
-                     *       "story": "Hover flies hang about."
+                     *       "month": 11,
+                     *       "place": "balcony",
+                     *       "plant": "Busy lizzie",
+                     *       "story": "A white crust lies on the soil. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14842,7 +14846,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lime-citrus",
+                     *       "host": "impatiens",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14851,10 +14855,10 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 8,
-                     *       "place": "greenhouse",
-                     *       "plant": "Lime (citrus)",
-                     *       "story": "Hover flies hang about."
+                     *       "month": 11,
+                     *       "place": "balcony",
+                     *       "plant": "Busy lizzie",
+                     *       "story": "A white crust lies on the soil. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14904,49 +14908,63 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": -1.4926661338696328,
+                     *           "bits": 2.1297174693417467,
                      *           "finding": "main-sign",
-                     *           "leads": "Brown soft scale",
+                     *           "leads": "Frost and chilling",
+                     *           "looks": [
+                     *             {
+                     *               "finding": "main-sign",
+                     *               "state": "wilting"
+                     *             }
+                     *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.008310486029555742,
+                     *           "p": 0.11924521970832554,
                      *           "saw": [
-                     *             "fluff, bumps or galls"
+                     *             "wilting, dying or rotting"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 4.1000000000000005,
+                     *       "expertMinutes": 1.1,
                      *       "faults": [],
-                     *       "firstUseful": 1,
+                     *       "firstUseful": 0,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was citrus leaf miner"
+                     *           "why": "it was frost and chilling"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
+                     *       "split": "blackened",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": -1.4926661338696328,
-                     *           "bits": 0.05989762214703631,
+                     *           "betterBits": 2.1297174693417467,
+                     *           "bits": 0.027175225502121703,
                      *           "finding": "flecks",
-                     *           "leads": "Brown soft scale",
+                     *           "leads": "Frost and chilling",
+                     *           "looks": [
+                     *             {
+                     *               "finding": "flecks",
+                     *               "state": "none"
+                     *             }
+                     *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "p": 0.024377809812290523,
+                     *           "needless": true,
+                     *           "p": 0.02776596012037244,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Tunnels inside the leaf split it: winding lines.",
-                     *       "truth": "Citrus leaf miner",
-                     *       "truthId": "citrus-miner"
+                     *       "tilt": "Soft blackened tips split it: soft, black, all at once.",
+                     *       "truth": "Frost and chilling",
+                     *       "truthId": "frost"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15267,8 +15285,8 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "wax-scale",
-                     *           "text": "Wax, black and lecanium scales"
+                     *           "id": "magnolia-white-scale",
+                     *           "text": "White magnolia scale"
                      *         }
                      *       ],
                      *       "plate": "magnolia-scale"
@@ -15302,7 +15320,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "wax-scale",
+                 *       "choice": "magnolia-white-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15518,7 +15536,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80PVKC5XWC9CV8K6G9",
+                     *         "id": "g-01KJQV9Z80GCF9Q10K8SMPS34T",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15569,7 +15587,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA801GCKN84TC4T3XSCG",
+                     *               "person": "g-01KKSAFA80Y651J076T3H7C8Z6",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15702,7 +15720,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA801GCKN84TC4T3XSCG"
+                 *       "person": "g-01KKSAFA80Y651J076T3H7C8Z6"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15775,8 +15793,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM09ZANVBW2K1YD84AG",
-                 *       "into": "g-01KX8BM520RY21MHNBWVE2GJR1"
+                 *       "from": "g-01KS358WM0B4KJX6G0SGQCV740",
+                 *       "into": "g-01KX8BM52017CYAVH05947WXXB"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15820,10 +15838,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520CXCHT9QZFWZ8A1Z3"
+                 *         "01KX8BM520DAH1HMQ49840GPEG"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520RY21MHNBWVE2GJR1"
+                 *       "person": "g-01KX8BM52017CYAVH05947WXXB"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15840,7 +15858,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40M9GZ4H0MCAY8XP2H",
+                     *       "id": "g-01KX8M6T40HTV4EC5V9YPW004X",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15871,11 +15889,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40DA2K1XKK9QCWYR8D",
+                 *           "id": "01KX8M6T40591FNBWZDDT67GJS",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40MSAW9HMXDY9E446C",
+                 *           "id": "01KX8M6T40BKTCGSBKZJZQ1YSA",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15913,7 +15931,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0V0EZRX8VM9JN4XN3",
+                     *         "person": "g-01KX8KD5T0C3XSP7GR3AFP17MF",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16321,10 +16339,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 425,
+                     *         "cases": 1,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "the card index of before.csv",
+                     *         "name": "cards.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16586,7 +16604,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 425,
+                     *       "gone": 1,
                      *       "stay": []
                      *     }
                      */
@@ -16818,15 +16836,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3805216,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples300714929/001/backups",
+                     *       "bytes": 2869976,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
-                     *         "keep": 14
+                     *         "keep": 7
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -16886,15 +16904,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3817576,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples300714929/001/backups",
+                     *       "bytes": 2882336,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -16977,8 +16995,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 815104,
-                     *           "cases": 31,
+                     *           "bytes": 1724416,
+                     *           "cases": 455,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -16991,15 +17009,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "de46e926a0"
                      *       },
-                     *       "bytes": 3879376,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples300714929/001/backups",
+                     *       "bytes": 3137776,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17040,8 +17058,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 815104,
-                     *       "cases": 31,
+                     *       "bytes": 1724416,
+                     *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17390,7 +17408,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/v0qPzV931X92tOhFng_2PtDfz-Rt4fyL",
+                     *       "path": "/join/y7zBZrOS3T40s0HnoCA-2oTUuwQuvgwX",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17523,7 +17541,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/-K8dvFCD_gV-amh3FWMhmr8OBKvu2UZX",
+                     *       "path": "/join/9PDuW_lQnqHp2vYsZQJBCLcuI9PskuSr",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17569,7 +17587,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "78883c06e2eb0f69",
+                     *         "id": "16f21b031bb16a4a",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -19986,7 +20004,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40GRCBSQVCDQVHGKVC",
+                 *       "account": "01KX8M6T40E2SZTVNECDVAJRBW",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20071,7 +20089,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40GRCBSQVCDQVHGKVC",
+                 *       "account": "01KX8M6T40E2SZTVNECDVAJRBW",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20155,8 +20173,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40GRCBSQVCDQVHGKVC",
-                 *       "to": "01KX8M6T40GRCBSQVCDMQ6KH4P"
+                 *       "from": "01KX8M6T40E2SZTVNECDVAJRBW",
+                 *       "to": "01KX8M6T40E2SZTVNECB96A576"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

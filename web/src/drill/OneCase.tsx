@@ -1,12 +1,13 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
-import { api, type Finding, type Problem, type S, take, type View } from '../api/client';
+import { useState } from 'react';
+import { api, type Finding, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { linesOf, parts } from '../bench/topics';
 import { Sample } from '../plates/Sample';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
+import { useDrawable } from './drawable';
 import { Replay } from './Replay';
 import { SayIt } from './SayIt';
 
@@ -15,6 +16,7 @@ export function OneCase() {
   const client = useQueryClient();
   const [kept, setKept] = useDraft<S['PracticeCase'] | null>('drill.case', null);
   const [score, setScore] = useState<S['Score'] | null>(null);
+  const [judged, setJudged] = useState<S['PracticeCase'] | null>(null);
   const bring = useMutation<S['PracticeCase'], Problem, string>({
     mutationFn: (old) =>
       take<S['PracticeCase']>(
@@ -35,7 +37,8 @@ export function OneCase() {
       if (e.status === 404) setKept(null); // judged before, or too old
     },
   });
-  if (score) return <Replay of={score} onNext={() => bring.mutate('')} trouble={bring.error} />;
+  if (score && judged)
+    return <Replay of={score} sample={judged} onNext={() => bring.mutate('')} trouble={bring.error} />;
   if (!kept)
     return (
       <div className="sheet pad stack">
@@ -64,6 +67,7 @@ export function OneCase() {
       <SayIt
         of={kept}
         onScore={(s) => {
+          setJudged(kept);
           setKept(null);
           setScore(s);
           void client.invalidateQueries({ queryKey: ['practice'] });
@@ -88,16 +92,7 @@ function Looking({
   const { data: kb } = useVocabulary();
   const [part, setPart] = useState('leaf');
   const [under, setUnder] = useState(false);
-  // The drawing needs of a case what it was and what was seen; the rest of a view is never read.
-  const view = useMemo(
-    () =>
-      ({
-        id: of.id,
-        intake: { grower: '', plant: of.plant, host: of.host, place: of.place, story: of.story },
-        looks: of.looks.map((l) => ({ ...l, by: '', at: '' })),
-      }) as unknown as View,
-    [of],
-  );
+  const view = useDrawable(of, of.looks);
   const lines = linesOf(kb?.findings ?? [], part, under);
   const seen = (f: Finding) =>
     of.looks.filter((l) => l.finding === f.id).map((l) => f.states.find((s) => s.id === l.state)?.name ?? l.state);

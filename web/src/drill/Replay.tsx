@@ -1,10 +1,24 @@
 import Button from '@mui/material/Button';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Problem, S } from '../api/client';
+import { useVocabulary } from '../api/hooks';
+import { Sample } from '../plates/Sample';
 import { Trouble } from '../ui/bits';
+import { useDrawable } from './drawable';
 
 /** What the case was, what it was worth, and the same once more beside an expert. */
-export function Replay({ of, onNext, trouble }: { of: S['Score']; onNext: () => void; trouble: Problem | null }) {
+export function Replay({
+  of,
+  sample,
+  onNext,
+  trouble,
+}: {
+  of: S['Score'];
+  sample: S['PracticeCase'];
+  onNext: () => void;
+  trouble: Problem | null;
+}) {
   return (
     <div className="two" data-score={of.points}>
       <div className="stack">
@@ -43,12 +57,35 @@ export function Replay({ of, onNext, trouble }: { of: S['Score']; onNext: () => 
             Another
           </Button>
         </section>
+        <Split of={of} sample={sample} />
       </div>
       <div className="stack">
         <Path name="What you asked" steps={of.steps} minutes={of.minutes} mine />
         <Path name="What the book would have asked" steps={of.expert} minutes={of.expertMinutes} />
       </div>
     </div>
+  );
+}
+
+/** The look that split it, on the drawing of what was there. */
+function Split({ of, sample }: { of: S['Score']; sample: S['PracticeCase'] }) {
+  const { data: kb } = useVocabulary();
+  const looks = useMemo(() => of.expert.flatMap((s) => s.looks), [of]);
+  const view = useDrawable(sample, looks);
+  const f = kb?.findings.find((x) => x.id === of.split);
+  const [under, setUnder] = useState<boolean | null>(null);
+  if (!f || f.part === 'asked') return null;
+  return (
+    <section className="sheet pad split" data-split-drawn={f.id}>
+      <Sample
+        view={view}
+        part={f.part}
+        under={under ?? f.where === 'underside'}
+        onFlip={() => setUnder(!(under ?? f.where === 'underside'))}
+        onGo={() => {}}
+        onPlace={() => {}}
+      />
+    </section>
   );
 }
 

@@ -151,6 +151,7 @@ describe('a whole case', () => {
       finding: 'a',
       name: 'Legs',
       saw: ['six'],
+      looks: [],
       minutes: 1,
       bits: 0,
       p: 0.2,
@@ -173,7 +174,14 @@ describe('a whole case', () => {
       brier: 0,
       tilt: '',
     };
-    show(<Replay of={score as unknown as S['Score']} onNext={() => {}} trouble={null} />);
+    show(
+      <Replay
+        of={score as unknown as S['Score']}
+        sample={sample as unknown as S['PracticeCase']}
+        onNext={() => {}}
+        trouble={null}
+      />,
+    );
     expect(screen.getByText(/told nothing/)).toBeTruthy();
     expect(screen.getByText(/silk \(2.0 bits, yours 0.0\)/)).toBeTruthy();
   });
