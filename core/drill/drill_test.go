@@ -11,6 +11,7 @@ import (
 
 	"botanik/core/differential"
 	"botanik/core/drill"
+	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/herbarium"
@@ -83,7 +84,7 @@ func TestAnOldSampleKnowsOnlyWhatWasSeen(t *testing.T) {
 	for _, x := range path {
 		require.Contains(t, s.There, x.Finding)
 	}
-	got := drill.Judge(engine, s, []string{"sticky", "walker-spots"}, drill.PracticeVerdict{Cause: "two-spotted-mite", Sure: .9, Act: "wait"}, nil)
+	got := drill.Judge(engine, s, []string{"sticky", "walker-spots"}, drill.PracticeVerdict{Cause: "two-spotted-mite", Sure: .9, Act: "wait"}, remedy.House{}, nil)
 	assert.Equal(t, "yes", got.Right)
 	assert.True(t, got.Steps[0].Needless)
 	assert.Equal(t, 2, got.FirstUseful)
@@ -114,9 +115,9 @@ func TestANeedlessLookNeverRaisesTheScore(t *testing.T) {
 			asked = append(asked, f.ID)
 		}
 		v := drill.PracticeVerdict{Cause: s.Cause, Sure: rapid.SampledFrom([]float64{.3, .7, .97}).Draw(t, "sure"), Act: "wait"}
-		was := drill.Judge(engine, s, asked, v, nil)
+		was := drill.Judge(engine, s, asked, v, remedy.House{}, nil)
 		f := rapid.SampledFrom(engine.Base.Findings).Draw(t, "more")
-		more := drill.Judge(engine, s, append(slices.Clone(asked), f.ID), v, nil)
+		more := drill.Judge(engine, s, append(slices.Clone(asked), f.ID), v, remedy.House{}, nil)
 		if last := more.Steps[len(more.Steps)-1]; last.Bits <= 0 {
 			require.True(t, last.Needless)
 			require.LessOrEqual(t, more.Points, was.Points)
@@ -152,21 +153,21 @@ func TestWhatHurtsIsNamedFirst(t *testing.T) {
 		return drill.Sample{}
 	}
 	helper := of(func(c *knowledge.Cause) bool { return c.Kind == "helper" })
-	got := drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Sure: .9, Act: "act", Remedy: "soap"}, nil)
+	got := drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Sure: .9, Act: "act", Remedy: "soap"}, remedy.House{}, nil)
 	require.Len(t, got.Faults, 1)
 	assert.Zero(t, points(got, "What is done"))
-	assert.Equal(t, 20, points(drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Act: "wait"}, nil), "What is done"))
+	assert.Equal(t, 20, points(drill.Judge(engine, helper, nil, drill.PracticeVerdict{Cause: helper.Cause, Act: "wait"}, remedy.House{}, nil), "What is done"))
 	law := of(func(c *knowledge.Cause) bool { return c.Regulated != "" })
-	assert.NotEmpty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "act", Remedy: "soap"}, nil).Faults)
-	assert.Empty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "refer"}, nil).Faults)
+	assert.NotEmpty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "act", Remedy: "soap"}, remedy.House{}, nil).Faults)
+	assert.Empty(t, drill.Judge(engine, law, nil, drill.PracticeVerdict{Cause: law.Cause, Act: "refer"}, remedy.House{}, nil).Faults)
 	pest := of(func(c *knowledge.Cause) bool { return c.Kind == "pest" && c.Regulated == "" })
 	never := func(string) *remedy.Offer {
 		return &remedy.Offer{Name: "Summer oil", Status: "no", Reasons: []remedy.Reason{{Text: "It burns ferns."}}}
 	}
-	got = drill.Judge(engine, pest, nil, drill.PracticeVerdict{Cause: pest.Cause, Act: "act", Remedy: "summer-oil"}, never)
+	got = drill.Judge(engine, pest, nil, drill.PracticeVerdict{Cause: pest.Cause, Act: "act", Remedy: "summer-oil"}, remedy.House{}, never)
 	assert.Equal(t, []string{"Summer oil must not be used here. It burns ferns."}, got.Faults)
 	assert.Equal(t, "yes", got.Right)
-	assert.Equal(t, "no", drill.Judge(engine, pest, nil, drill.PracticeVerdict{}, nil).Right)
+	assert.Equal(t, "no", drill.Judge(engine, pest, nil, drill.PracticeVerdict{}, remedy.House{}, nil).Right)
 }
 
 // Worked by hand: Brier and its parts.
@@ -277,4 +278,60 @@ func TestTheLookThatSplitIsWhereTheRightPlanRoseMost(t *testing.T) {
 	assert.Equal(t, "apart", drill.Split(steps, 0.02).Finding)
 	assert.Equal(t, "first", drill.Split(steps[:1], 0.02).Finding)
 	assert.Nil(t, drill.Split(nil, 0.02))
+}
+
+// The label's own figures, read from the herbarium's page by hand: soap 10 to 20 mL per L, again after 4 to 10 days.
+func TestHowMuchAndWhenAgain(t *testing.T) {
+	d := drill.DosingOf(engine.Base, remedy.House{}, "soap", "2 L")
+	assert.Equal(t, [2]float64{20, 40}, [2]float64{d.Low, d.Top})
+	assert.Equal(t, [2]int{4, 10}, [2]int{d.GapMin, d.GapMax})
+	for name, c := range map[string]struct {
+		amount string
+		every  int
+		share  float64
+		faults int
+	}{
+		"right":                 {"30 mL", d.GapMin, 1, 0},
+		"in spoons":             {"6 metric tsp", d.GapMin, 1, 0},
+		"nothing said":          {"", 0, 0, 0},
+		"cannot be read":        {"a glug", d.GapMin, .5, 0},
+		"too little":            {"2 mL", d.GapMin, .5, 0},
+		"over the label":        {"200 mL", d.GapMin, .5, 1},
+		"too soon":              {"30 mL", d.GapMin - 1, .5, 1},
+		"too much and too soon": {"2 L", 1, 0, 2},
+		"later than it holds":   {"30 mL", d.GapMax + 1, .5, 0},
+	} {
+		t.Run(name, func(t *testing.T) {
+			share, why, faults := d.Weigh(c.amount, c.every)
+			assert.InDelta(t, c.share, share, 1e-9)
+			assert.Len(t, faults, c.faults)
+			assert.Len(t, append(why, faults...), 2)
+		})
+	}
+	_, err := drill.ReadAmount("a glug", "mL")
+	require.Error(t, err)
+	assert.Equal(t, "amount", fault.From(err)[0].Field)
+	strict := drill.DosingOf(engine.Base, remedy.House{Labels: map[string]remedy.Label{"soap": {Low: "5 mL per L", High: "10 mL per L", RepeatMin: 14}}}, "soap", "2 L")
+	assert.InDelta(t, 20, strict.Top, 1e-9)
+	assert.Equal(t, 14, strict.GapMin)
+	share, why, faults := drill.DosingOf(engine.Base, remedy.House{}, "hand-pick", "2 L").Weigh("", 0)
+	assert.InDelta(t, 1, share, 1e-9)
+	assert.Empty(t, append(why, faults...))
+}
+
+// No amount or gap the label does not allow is ever worth as much as one it does, whatever the remedy and the sprayer.
+func TestMoreThanTheLabelIsAlwaysAFault(t *testing.T) {
+	for _, r := range engine.Base.Remedies {
+		for _, holds := range []string{"500 mL", "1 L", "2 L", "5 L"} {
+			d := drill.DosingOf(engine.Base, remedy.House{}, r.ID, holds)
+			if d.Unit == "" {
+				continue
+			}
+			_, _, faults := d.Weigh(fmt.Sprintf("%.3f %s", d.Top*1.2, d.Unit), d.GapMin)
+			assert.Len(t, faults, 1, r.ID)
+			share, why, faults := d.Weigh(fmt.Sprintf("%.3f %s", (d.Low+d.Top)/2, d.Unit), d.GapMin)
+			assert.InDelta(t, 1, share, 1e-9, "%s %v", r.ID, why)
+			assert.Empty(t, faults, r.ID)
+		}
+	}
 }

@@ -17,7 +17,8 @@ type Sample struct {
 	Cause   string                     `json:"cause,omitempty"` // empty: nothing of the book
 	There   map[string][]string        `json:"there"`           // finding → the states that are there
 	Story   string                     `json:"story"`
-	Only    bool                       `json:"only,omitempty"` // a real sample of before: only what was looked at then can be looked at
+	Holds   string                     `json:"holds,omitempty"` // what the grower\'s sprayer holds
+	Only    bool                       `json:"only,omitempty"`  // a real sample of before: only what was looked at then can be looked at
 }
 
 // How samples are drawn (judgement): how often it is nothing of the book, how often the
@@ -71,6 +72,7 @@ func Draw(e *differential.Engine, r Dice, south bool, weight func(*knowledge.Cau
 		}
 		s.There = show(e.Base, of, r)
 		s.Story = story(e.Base, c, s, r)
+		s.Holds = sprayers[r.IntN(len(sprayers))]
 		if path := Expert(e, s); ends(e, s, path) {
 			return s, nil
 		}

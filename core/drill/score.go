@@ -3,6 +3,7 @@ package drill
 import (
 	"fmt"
 	"math"
+	"strings"
 
 	"botanik/core/differential"
 	"botanik/core/humanise"
@@ -16,6 +17,8 @@ type PracticeVerdict struct {
 	Sure   float64 `json:"sure" minimum:"0" maximum:"1"`
 	Act    string  `json:"act" enum:"act,wait,refer" doc:"do something, leave it and watch, or send it on"`
 	Remedy string  `json:"remedy,omitempty" maxLength:"60" doc:"what is done first, where something is"`
+	Amount string  `json:"amount,omitempty" maxLength:"40" doc:"of what is mixed, how much goes into the grower's sprayer, like 20 mL or 4 metric tsp"`
+	Every  int     `json:"every,omitempty" minimum:"0" maximum:"365" doc:"of what is repeated, days to the next time; 0: not said"`
 }
 
 // ScorePart of a score, with its reason.
@@ -51,12 +54,14 @@ const (
 	mostLooks = 25
 	mostSure  = 15
 	mostDone  = 20
-	useful    = .05 // bits below which a look told nothing
+	// givenShare of what is done is how much, and when again.
+	givenShare = .4
+	useful     = .05 // bits below which a look told nothing
 )
 
 // Judge weighs a case: what was asked, in this order, and the verdict. advise says what the
-// ladder says of a remedy for the true cause; nil where nothing is treated.
-func Judge(e *differential.Engine, s Sample, asked []string, v PracticeVerdict, advise func(remedy string) *remedy.Offer) Score {
+// ladder says of a remedy for the true cause; nil where nothing is treated. The house's labels bound what is mixed.
+func Judge(e *differential.Engine, s Sample, asked []string, v PracticeVerdict, house remedy.House, advise func(remedy string) *remedy.Offer) Score {
 	out := Score{Faults: []string{}, Parts: []ScorePart{}, Steps: []LookTaken{}, Expert: Expert(e, s), TruthID: s.Cause, Truth: "nothing of the book: it is sent on", Right: "no"}
 	truth := e.Base.Cause(s.Cause)
 	if truth != nil {
@@ -75,7 +80,7 @@ func Judge(e *differential.Engine, s Sample, asked []string, v PracticeVerdict, 
 	sure := clamp(v.Sure)
 	out.Brier = Brier(sure, out.Right != "no")
 	out.add("How sure", mostSure, 1-out.Brier, fmt.Sprintf("%.0f in 100 sure, and %s", sure*100, map[string]string{"yes": "right", "plan": "right in what to do", "no": "not right"}[out.Right]))
-	out.done(truth, v, advise)
+	out.done(truth, v, DosingOf(e.Base, house, v.Remedy, s.Sprayer()), advise)
 	for _, p := range out.Parts {
 		out.Points += p.Points
 	}
@@ -185,7 +190,7 @@ func (out *Score) looks(e *differential.Engine, s Sample) {
 }
 
 // done weighs what is done. What would hurt comes first and leaves nothing.
-func (out *Score) done(truth *knowledge.Cause, v PracticeVerdict, advise func(string) *remedy.Offer) {
+func (out *Score) done(truth *knowledge.Cause, v PracticeVerdict, given Dosing, advise func(string) *remedy.Offer) {
 	refer := truth == nil || truth.Regulated != ""
 	var offer *remedy.Offer
 	if v.Act == "act" && v.Remedy != "" && advise != nil {
@@ -203,6 +208,10 @@ func (out *Score) done(truth *knowledge.Cause, v PracticeVerdict, advise func(st
 			why = " " + offer.Reasons[0].Text
 		}
 		out.Faults = append(out.Faults, offer.Name+" must not be used here."+why)
+	}
+	how, told, faults := given.Weigh(v.Amount, v.Every)
+	if offer != nil && len(out.Faults) == 0 {
+		out.Faults = append(out.Faults, faults...)
 	}
 	share, why := 0., ""
 	switch {
@@ -230,6 +239,10 @@ func (out *Score) done(truth *knowledge.Cause, v PracticeVerdict, advise func(st
 		}
 	default:
 		share, why = .3, "nothing that helps was chosen"
+	}
+	if offer != nil && len(out.Faults) == 0 {
+		share *= 1 - givenShare + givenShare*how
+		why = strings.Join(append([]string{why}, told...), "; ")
 	}
 	out.add("What is done", mostDone, share, why)
 }

@@ -285,6 +285,7 @@ type PracticeCase struct {
 	Place   string              `json:"place"`
 	Month   int                 `json:"month"`
 	Story   string              `json:"story"`
+	Sprayer string              `json:"sprayer" doc:"what the grower's own sprayer holds"`
 	Looks   []differential.Look `json:"looks" doc:"what was asked and seen, in order"`
 	Minutes float64             `json:"minutes"`
 	Used    bool                `json:"used,omitempty" doc:"the sample was used up: nothing more can be looked at"`
@@ -292,7 +293,7 @@ type PracticeCase struct {
 }
 
 func (s *Service) practiceCase(id string, p practised) PracticeCase {
-	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Looks: []differential.Look{}, Used: p.Used}
+	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Sprayer: p.Sample.Sprayer(), Looks: []differential.Look{}, Used: p.Used}
 	if h := s.Base().Host(out.Host); h != nil {
 		out.Plant = h.Name
 	}
@@ -382,7 +383,7 @@ func (s *Service) LookInPractice(ctx context.Context, who Person, id, finding st
 }
 
 // JudgePractice takes the verdict on a made-up sample and shows what it was, what an expert
-// would have asked, and what it was worth. Errors name cause, act, sure or remedy.
+// would have asked, and what it was worth. Errors name cause, act, sure, remedy, amount or every.
 func (s *Service) JudgePractice(ctx context.Context, who Person, id string, v drill.PracticeVerdict) (drill.Score, error) {
 	p, err := s.practised(ctx, who, id)
 	if err != nil {
@@ -399,11 +400,21 @@ func (s *Service) JudgePractice(ctx context.Context, who Person, id string, v dr
 		l.Add("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", v.Remedy), "choose one, or none")
 	}
 	l.AddErr("", sureOf(v.Sure))
-	if err := l.Err(); err != nil {
-		return drill.Score{}, err
-	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
+		return drill.Score{}, err
+	}
+	if v.Amount != "" {
+		if d := drill.DosingOf(s.Base(), m.Rules, v.Remedy, p.Sample.Sprayer()); d.Unit == "" {
+			l.Add("amount", "nothing of this is mixed into a sprayer", "leave it empty")
+		} else if _, err := drill.ReadAmount(v.Amount, d.Unit); err != nil {
+			l.AddErr("", err)
+		}
+	}
+	if v.Every < 0 || v.Every > 365 {
+		l.Add("every", "is no number of days", "use 1 to 365, or leave it out")
+	}
+	if err := l.Err(); err != nil {
 		return drill.Score{}, err
 	}
 	set := p.Sample.Setting
@@ -419,7 +430,7 @@ func (s *Service) JudgePractice(ctx context.Context, who Person, id string, v dr
 	if err != nil {
 		advise = nil // of what is not in the book, nothing is advised
 	}
-	score := drill.Judge(s.Engine(), p.Sample, p.Asked, v, advise)
+	score := drill.Judge(s.Engine(), p.Sample, p.Asked, v, m.Rules, advise)
 	key := "case/" + p.Sample.Cause
 	if p.Old != "" {
 		key = "old/" + p.Old

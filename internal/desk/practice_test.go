@@ -102,7 +102,7 @@ func TestPracticeOnAWholeCase(t *testing.T) {
 	assert.True(t, c.Used)
 	_, err = b.LookInPractice(ctx, wren, c.ID, "silk")
 	require.ErrorContains(t, err, "used up")
-	for says, v := range map[string]drill.PracticeVerdict{"cause": {Cause: "dragon", Act: "wait"}, "act": {Act: "dance"}, "remedy": {Act: "act", Remedy: "dragon"}, "sure": {Act: "wait", Sure: 2}} {
+	for says, v := range map[string]drill.PracticeVerdict{"cause": {Cause: "dragon", Act: "wait"}, "act": {Act: "dance"}, "remedy": {Act: "act", Remedy: "dragon"}, "sure": {Act: "wait", Sure: 2}, "amount": {Act: "act", Remedy: "soap", Amount: "a glug"}, "every": {Act: "act", Remedy: "soap", Every: 400}} {
 		_, err = b.JudgePractice(ctx, wren, c.ID, v)
 		require.ErrorContains(t, err, says)
 	}

@@ -5047,6 +5047,8 @@ export interface components {
             only?: string[];
             place: string;
             plant: string;
+            /** @description what the grower's own sprayer holds */
+            sprayer: string;
             story: string;
             /** @description the sample was used up: nothing more can be looked at */
             used?: boolean;
@@ -5057,8 +5059,15 @@ export interface components {
              * @enum {string}
              */
             act: "act" | "wait" | "refer";
+            /** @description of what is mixed, how much goes into the grower's sprayer, like 20 mL or 4 metric tsp */
+            amount?: string;
             /** @description cause id; empty: undetermined, it is sent on */
             cause?: string;
+            /**
+             * Format: int64
+             * @description of what is repeated, days to the next time; 0: not said
+             */
+            every?: number;
             /** @description what is done first, where something is */
             remedy?: string;
             /** Format: double */
@@ -6953,7 +6962,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/NWE-oEm8zeE4i2bp9s5RMP0WSC5KWjfx.ics",
+                     *         "path": "/c/EEjmVzs9Bqz3FACJ8ehSRLTShP3Xmely.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -6993,7 +7002,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/NWE-oEm8zeE4i2bp9s5RMP0WSC5KWjfx.ics",
+                     *       "path": "/c/EEjmVzs9Bqz3FACJ8ehSRLTShP3Xmely.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7089,7 +7098,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBITjZSQUdGUVRaN1NaMEtN"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAwVjBUVDJLNTNBQVdIOE4w"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7152,7 +7161,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7302,7 +7311,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7472,7 +7481,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7821,7 +7830,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8151,7 +8160,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8467,7 +8476,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8734,7 +8743,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9172,7 +9181,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9577,7 +9586,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9709,7 +9718,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40E2SZTVNECDVAJRBW"
+                 *       "to": "01KX8M6T40BVGJJD1TD0PFSBA0"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9745,7 +9754,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0C3XSP7GR3AFP17MF",
+                     *         "person": "g-01KX8KD5T0MX9CCQAJHZCBY2MJ",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9959,7 +9968,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10308,7 +10317,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10632,7 +10641,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0Q6CRXKYGMNBVSPZ1",
+                     *         "person": "g-01KX3X4TM0HDPATHYXXAXK85JV",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10958,7 +10967,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11356,7 +11365,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11585,7 +11594,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11821,7 +11830,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12278,7 +12287,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12519,7 +12528,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12819,7 +12828,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13055,7 +13064,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13406,7 +13415,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13835,7 +13844,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13997,7 +14006,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40RY058B68TJ2VSKAM",
+                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14747,14 +14756,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "impatiens",
+                     *       "host": "rhododendron",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 11,
+                     *       "month": 8,
                      *       "place": "balcony",
-                     *       "plant": "Busy lizzie",
-                     *       "story": "A white crust lies on the soil. My neighbour has it too."
+                     *       "plant": "Rhododendron and azalea",
+                     *       "sprayer": "2 L",
+                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14791,7 +14801,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "impatiens",
+                     *       "host": "rhododendron",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14800,10 +14810,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 11,
+                     *       "month": 8,
                      *       "place": "balcony",
-                     *       "plant": "Busy lizzie",
-                     *       "story": "A white crust lies on the soil. My neighbour has it too."
+                     *       "plant": "Rhododendron and azalea",
+                     *       "sprayer": "2 L",
+                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14846,7 +14857,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "impatiens",
+                     *       "host": "rhododendron",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14855,10 +14866,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 11,
+                     *       "month": 8,
                      *       "place": "balcony",
-                     *       "plant": "Busy lizzie",
-                     *       "story": "A white crust lies on the soil. My neighbour has it too."
+                     *       "plant": "Rhododendron and azalea",
+                     *       "sprayer": "2 L",
+                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14908,45 +14920,45 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.1297174693417467,
+                     *           "bits": 3.0507069256145485,
                      *           "finding": "main-sign",
-                     *           "leads": "Frost and chilling",
+                     *           "leads": "Azalea gall",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "wilting"
+                     *               "state": "lumps"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.11924521970832554,
+                     *           "p": 0.1793460315167802,
                      *           "saw": [
-                     *             "wilting, dying or rotting"
+                     *             "fluff, bumps or galls"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 1.1,
+                     *       "expertMinutes": 0.8,
                      *       "faults": [],
-                     *       "firstUseful": 0,
+                     *       "firstUseful": 1,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was frost and chilling"
+                     *           "why": "it was azalea gall"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "blackened",
+                     *       "split": "blisters",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.1297174693417467,
-                     *           "bits": 0.027175225502121703,
+                     *           "betterBits": 3.0507069256145485,
+                     *           "bits": 0.06461802438706865,
                      *           "finding": "flecks",
-                     *           "leads": "Frost and chilling",
+                     *           "leads": "Azalea gall",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -14955,16 +14967,15 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "needless": true,
-                     *           "p": 0.02776596012037244,
+                     *           "p": 0.02263546612794796,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Soft blackened tips split it: soft, black, all at once.",
-                     *       "truth": "Frost and chilling",
-                     *       "truthId": "frost"
+                     *       "tilt": "Puckered swellings split it: pale fleshy galls.",
+                     *       "truth": "Azalea gall",
+                     *       "truthId": "azalea-gall"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15235,6 +15246,7 @@ export interface operations {
                      *       ],
                      *       "place": "garden",
                      *       "plant": "Runner bean",
+                     *       "sprayer": "1 L",
                      *       "story": "pale and dusty leaves since the heat"
                      *     }
                      */
@@ -15285,11 +15297,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "magnolia-white-scale",
-                     *           "text": "White magnolia scale"
+                     *           "id": "cottony-scale",
+                     *           "text": "Cottony cushion scale"
                      *         }
                      *       ],
-                     *       "plate": "magnolia-scale"
+                     *       "plate": "hydrangea-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15320,7 +15332,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "magnolia-white-scale",
+                 *       "choice": "cottony-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15337,9 +15349,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "magnolia-scale",
+                     *       "option": "hydrangea-scale",
                      *       "right": false,
-                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
+                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15536,7 +15548,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80GCF9Q10K8SMPS34T",
+                     *         "id": "g-01KJQV9Z80ZYTY0GTPATQKFZ64",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15587,7 +15599,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80Y651J076T3H7C8Z6",
+                     *               "person": "g-01KKSAFA80VT5RARXCDB7PXG6R",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15720,7 +15732,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80Y651J076T3H7C8Z6"
+                 *       "person": "g-01KKSAFA80VT5RARXCDB7PXG6R"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15793,8 +15805,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0B4KJX6G0SGQCV740",
-                 *       "into": "g-01KX8BM52017CYAVH05947WXXB"
+                 *       "from": "g-01KS358WM07ZJZ736GSJ6QZ8YA",
+                 *       "into": "g-01KX8BM5201WDD93AHATQKNGWA"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15838,10 +15850,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520DAH1HMQ49840GPEG"
+                 *         "01KX8BM520BKP5M6F50J4KKGDE"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM52017CYAVH05947WXXB"
+                 *       "person": "g-01KX8BM5201WDD93AHATQKNGWA"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15858,7 +15870,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40HTV4EC5V9YPW004X",
+                     *       "id": "g-01KX8M6T407SZ3GFDV7WAS56KK",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15889,11 +15901,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40591FNBWZDDT67GJS",
+                 *           "id": "01KX8M6T400CRYE3BFX460AWQ4",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40BKTCGSBKZJZQ1YSA",
+                 *           "id": "01KX8M6T40XF77W4V1X3NKA4PT",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15931,7 +15943,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0C3XSP7GR3AFP17MF",
+                     *         "person": "g-01KX8KD5T0MX9CCQAJHZCBY2MJ",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16339,10 +16351,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 1,
+                     *         "cases": 425,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "cards.csv",
+                     *         "name": "the card index of before.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16604,7 +16616,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 1,
+                     *       "gone": 425,
                      *       "stay": []
                      *     }
                      */
@@ -16836,15 +16848,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 2869976,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
+                     *       "bytes": 3792832,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -16904,15 +16916,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 2882336,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
+                     *       "bytes": 3805192,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -16995,8 +17007,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1724416,
-                     *           "cases": 455,
+                     *           "bytes": 815104,
+                     *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17009,15 +17021,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "de46e926a0"
                      *       },
-                     *       "bytes": 3137776,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2849876968/001/backups",
+                     *       "bytes": 3866992,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17058,8 +17070,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1724416,
-                     *       "cases": 455,
+                     *       "bytes": 815104,
+                     *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17408,7 +17420,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/y7zBZrOS3T40s0HnoCA-2oTUuwQuvgwX",
+                     *       "path": "/join/QFTRy5tTh7SpK4rCnk6SHpPVoaKHWlPm",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17541,7 +17553,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/9PDuW_lQnqHp2vYsZQJBCLcuI9PskuSr",
+                     *       "path": "/join/1tS_kedxRjP1RGanm31K3AlIQqT21LZq",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17587,7 +17599,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "16f21b031bb16a4a",
+                     *         "id": "1075508c864d49b3",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -20004,7 +20016,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40E2SZTVNECDVAJRBW",
+                 *       "account": "01KX8M6T40BVGJJD1TD0PFSBA0",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20089,7 +20101,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40E2SZTVNECDVAJRBW",
+                 *       "account": "01KX8M6T40BVGJJD1TD0PFSBA0",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20173,8 +20185,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40E2SZTVNECDVAJRBW",
-                 *       "to": "01KX8M6T40E2SZTVNECB96A576"
+                 *       "from": "01KX8M6T40BVGJJD1TD0PFSBA0",
+                 *       "to": "01KX8M6T40BVGJJD1TCZR2RWQY"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -23,6 +23,9 @@ const months = [
   'December',
 ];
 
+/** Fields whose trouble is said beside them. */
+const named = ['cause', 'amount', 'every'];
+
 /** What is it, how sure, and what is done. */
 export function SayIt({
   of,
@@ -40,8 +43,13 @@ export function SayIt({
   const [sure, setSure] = useState('');
   const [act, setAct] = useState('');
   const [remedy, setRemedy] = useState('');
+  const [amount, setAmount] = useState('');
+  const [every, setEvery] = useState('');
   const causes = useMemo(() => (kb?.causes ?? []).map((c) => ({ id: c.id, label: c.name })), [kb]);
   const remedies = useMemo(() => (kb?.remedies ?? []).map((r) => ({ id: r.id, label: r.name })), [kb]);
+  const chosen = act === 'act' ? kb?.remedies.find((r) => r.id === remedy) : undefined;
+  const mixed = !!chosen?.rates?.length && !chosen.bottle;
+  const repeated = !!chosen?.repeatMinDays;
   const judge = useMutation<S['Score'], Problem>({
     mutationFn: () =>
       take<S['Score']>(
@@ -52,6 +60,8 @@ export function SayIt({
             sure: Number(sure || 0.5),
             act: act as 'act',
             ...(act === 'act' && remedy ? { remedy } : {}),
+            ...(mixed && amount.trim() ? { amount } : {}),
+            ...(repeated && every ? { every: Number(every) } : {}),
           },
         }),
       ),
@@ -129,7 +139,29 @@ export function SayIt({
             renderInput={(p) => <TextField {...p} label="First of all" name="drill-remedy" />}
           />
         )}
-        <Trouble of={judge.error && !judge.error.field('cause') ? judge.error : null} />
+        {mixed && (
+          <TextField
+            label={`How much of it into the grower's sprayer of ${of.sprayer}`}
+            name="drill-amount"
+            value={amount}
+            onChange={(e) => setAmount(e.target.value)}
+            error={!!judge.error?.field('amount')}
+            helperText={judge.error?.field('amount') || 'with its unit: mL, g, metric tsp'}
+          />
+        )}
+        {repeated && (
+          <TextField
+            label="Again after how many days"
+            name="drill-every"
+            type="number"
+            slotProps={{ htmlInput: { min: 1, max: 365 } }}
+            value={every}
+            onChange={(e) => setEvery(e.target.value)}
+            error={!!judge.error?.field('every')}
+            helperText={judge.error?.field('every')}
+          />
+        )}
+        <Trouble of={judge.error && !named.some((n) => judge.error?.field(n)) ? judge.error : null} />
         <div className="wrap">
           <Button
             type="submit"

@@ -130,6 +130,31 @@ describe('a whole case', () => {
     expect((await screen.findByRole('alert')).textContent).toContain('it is a friend');
     expect(askedAt('POST /api/v1/drill/cases/c1/verdict')[0]?.body).toEqual({ sure: 0.97, act: 'refer' });
   });
+  it('asks how much of what is mixed, into the grower’s own sprayer, and when again', async () => {
+    desk('GET /api/v1/vocabulary', {
+      ...vocabulary,
+      remedies: [
+        { id: 'soap', name: 'Soap', rates: [{ id: 's' }], repeatMinDays: 4 },
+        { id: 'hand', name: 'By hand' },
+      ],
+    } as unknown as typeof vocabulary);
+    desk('POST /api/v1/drill/cases', { ...sample, sprayer: '2 L' });
+    desk('POST /api/v1/drill/cases/c1/verdict', () => refusal(422, 'amount', 'is unreadable', 'write 20 mL'));
+    show(<OneCase />);
+    await userEvent.click(screen.getByText('Bring one'));
+    await userEvent.click(await screen.findByText('undetermined: it is sent on'));
+    await userEvent.click(await screen.findByText('sure'));
+    await userEvent.click(screen.getByText('something now'));
+    await userEvent.type(screen.getByLabelText('First of all'), 'By hand{Enter}');
+    expect(screen.queryByLabelText(/How much of it/)).toBeNull();
+    await userEvent.clear(screen.getByLabelText('First of all'));
+    await userEvent.type(screen.getByLabelText('First of all'), 'Soap{Enter}');
+    await userEvent.type(screen.getByLabelText(/sprayer of 2 L/), 'a glug');
+    await userEvent.type(screen.getByLabelText('Again after how many days'), '7');
+    await userEvent.click(screen.getByText('What was it?'));
+    expect(await screen.findByText(/is unreadable/)).toBeTruthy();
+    expect(askedAt('POST /api/v1/drill/cases/c1/verdict')[0]?.body).toMatchObject({ amount: 'a glug', every: 7 });
+  });
   it('may be one this desk had: what nobody looked at then cannot be looked at', async () => {
     desk('GET /api/v1/drill/old', [{ id: 'x1', plant: 'Bean', place: 'garden', looks: 4 }]);
     desk('POST /api/v1/drill/old/x1', { ...sample, only: ['silk'] });
