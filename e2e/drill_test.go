@@ -33,9 +33,10 @@ func TestATraineePractises(t *testing.T) {
 	p.see(`[data-drill-case="0"] [data-look]`)
 	p.click(`[data-look]`)
 	p.until("something to be seen", `document.querySelector('[data-drill-case]')?.dataset.drillCase !== '0'`)
-	p.open("/drill/case") // what was begun is there after a reload
-	p.until("the same case", `document.querySelector('[data-drill-case]') && document.querySelector('[data-drill-case]').dataset.drillCase !== '0'`)
 	p.click(`[data-undetermined]`)
+	p.open("/drill/case") // what was begun, and what was said, is there after a reload
+	p.until("the same case", `document.querySelector('[data-drill-case]') && document.querySelector('[data-drill-case]').dataset.drillCase !== '0'`)
+	p.see(`[data-undetermined][aria-pressed=true]`)
 	p.click(`[data-say-it] [data-chip="0.5"]`)
 	p.click(`[data-say-it] [data-chip=act]`)
 	p.fill(`input[name=drill-remedy]`, "insecticidal soap")

@@ -335,3 +335,23 @@ func TestMoreThanTheLabelIsAlwaysAFault(t *testing.T) {
 		}
 	}
 }
+
+func TestWhatMattersHere(t *testing.T) {
+	k := &knowledge.Cause{ID: "mussel", Class: "armored-scale", Months: []int{5}}
+	for want, i := range map[float64]drill.Interest{
+		1:   {Month: 6},
+		4:   {Classes: []string{"armored-scale"}},
+		2:   {Mixed: map[string]bool{"mussel": true}},
+		1.5: {Month: 5},
+		12:  {Classes: []string{"armored-scale"}, Mixed: map[string]bool{"mussel": true}, Month: 5},
+	} {
+		assert.InDelta(t, want, i.Of(k), 1e-9)
+	}
+	assert.InDelta(t, 1, drill.Interest{Classes: []string{""}, Mixed: map[string]bool{"": true}}.Of(nil), 1e-9)
+	assert.Equal(t, []string{"mussel", "mussel", ""}, []string{drill.Subject("plate/mussel"), drill.Subject("split/mussel/other"), drill.Subject("ratio")})
+	now := time.Date(2026, 5, 1, 9, 0, 0, 0, time.UTC)
+	assert.False(t, drill.Memory{}.Fading(now), "what was never known does not fade")
+	known := drill.Memory{Right: 3, Last: now} // half-life of eight days
+	assert.False(t, known.Fading(now.AddDate(0, 0, 2)))
+	assert.True(t, known.Fading(now.AddDate(0, 0, 3)))
+}

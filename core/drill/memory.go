@@ -51,6 +51,9 @@ func (m Memory) After(right bool, now time.Time) Memory {
 // askBelow is how likely something may be known and is asked all the same (judgement).
 const askBelow = .8
 
+// Fading says that something once known may be gone.
+func (m Memory) Fading(now time.Time) bool { return !m.Last.IsZero() && m.Recall(now) < askBelow }
+
 // Thing is something that can be asked, with what it matters here.
 type Thing struct {
 	Key    string

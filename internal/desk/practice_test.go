@@ -140,6 +140,7 @@ func TestOldCasesArePractisedOn(t *testing.T) {
 	staff := b.staffed("odile", "ansel", "brann", "wren")
 	odile, wren := staff[0], staff[3]
 	in := bean
+	in.Plant = "Tamsin's bean"
 	in.Grower, in.Contact, in.Story = "Tamsin Reeve", "tamsin@stall9.example", "Tamsin says pale; ask Reeve at tamsin@stall9.example"
 	b.known(in, "two-spotted-mite")
 	require.ErrorContains(t, b.OfferPractice(ctx, odile, b.v.ID, true), "not closed")
@@ -158,6 +159,7 @@ func TestOldCasesArePractisedOn(t *testing.T) {
 	require.Len(t, list, 1)
 	c, err := b.PractiseOld(ctx, wren, b.v.ID)
 	require.NoError(t, err)
+	assert.Equal(t, []string{"the grower's bean", "the grower's bean"}, []string{c.Plant, list[0].Plant})
 	assert.Equal(t, "the grower says pale; ask the grower at the grower", c.Story)
 	assert.Equal(t, []string{"flecks", "silk", "walker-spots"}, c.Only)
 	_, err = b.LookInPractice(ctx, wren, c.ID, "sticky")

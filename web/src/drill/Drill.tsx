@@ -1,6 +1,7 @@
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useSession } from '../api/hooks';
 import { KeyLine } from '../ui/keys';
+import { Tables } from '../ui/Tables';
 import { HowYouDo } from './HowYouDo';
 import { OneCase } from './OneCase';
 import { Short } from './Short';
@@ -21,18 +22,11 @@ export default function Drill() {
     <>
       <main id="room">
         <h1>Drill</h1>
-        <nav className="steps" aria-label="Tables of the drill">
-          {tables.map((t) => (
-            <Link
-              key={t.id}
-              to={t.id === 'short' ? '/drill' : `/drill/${t.id}`}
-              className={t.id === at?.id ? 'step on' : 'step'}
-              aria-current={t.id === at?.id ? 'page' : undefined}
-            >
-              {t.name}
-            </Link>
-          ))}
-        </nav>
+        <Tables
+          room="drill"
+          at={at?.id}
+          tables={tables.map((t) => ({ ...t, to: t.id === 'short' ? '/drill' : `/drill/${t.id}` }))}
+        />
         <Pane />
       </main>
       <KeyLine end={session.data?.person.name} />

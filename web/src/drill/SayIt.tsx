@@ -2,10 +2,11 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
 import { usePractice } from './practice';
 
 const months = [
@@ -26,6 +27,8 @@ const months = [
 /** Fields whose trouble is said beside them. */
 const named = ['cause', 'amount', 'every'];
 
+const unsaid = { of: '', cause: '', open: false, sure: '', act: '', remedy: '', amount: '', every: '' };
+
 /** What is it, how sure, and what is done. */
 export function SayIt({
   of,
@@ -38,13 +41,10 @@ export function SayIt({
 }) {
   const { data: kb } = useVocabulary();
   const { data: practice } = usePractice();
-  const [cause, setCause] = useState('');
-  const [open, setOpen] = useState(false);
-  const [sure, setSure] = useState('');
-  const [act, setAct] = useState('');
-  const [remedy, setRemedy] = useState('');
-  const [amount, setAmount] = useState('');
-  const [every, setEvery] = useState('');
+  const [said, setSaid] = useDraft('drill.said', unsaid);
+  const { cause, open, sure, act, remedy, amount, every } = said.of === of.id ? said : unsaid;
+  const say = (patch: Partial<typeof unsaid>) =>
+    setSaid((old) => ({ ...(old.of === of.id ? old : unsaid), ...patch, of: of.id }));
   const causes = useMemo(() => (kb?.causes ?? []).map((c) => ({ id: c.id, label: c.name })), [kb]);
   const remedies = useMemo(() => (kb?.remedies ?? []).map((r) => ({ id: r.id, label: r.name })), [kb]);
   const chosen = act === 'act' ? kb?.remedies.find((r) => r.id === remedy) : undefined;
@@ -92,7 +92,7 @@ export function SayIt({
           autoHighlight
           disabled={open}
           value={causes.find((c) => c.id === cause) ?? null}
-          onChange={(_, c) => setCause(c?.id ?? '')}
+          onChange={(_, c) => say({ cause: c?.id ?? '' })}
           renderInput={(p) => (
             <TextField
               {...p}
@@ -107,7 +107,7 @@ export function SayIt({
           type="button"
           className="chip small"
           aria-pressed={open}
-          onClick={() => setOpen(!open)}
+          onClick={() => say({ open: !open })}
           data-undetermined
         >
           undetermined: it is sent on
@@ -116,7 +116,7 @@ export function SayIt({
           label="How sure"
           options={(practice?.sureties ?? []).map((s) => ({ id: String(s.sure), name: s.name }))}
           value={[sure]}
-          onChange={(v) => setSure(v[0] ?? '')}
+          onChange={(v) => say({ sure: v[0] ?? '' })}
           small
         />
         <Chips
@@ -127,7 +127,7 @@ export function SayIt({
             { id: 'refer', name: 'send it on' },
           ]}
           value={[act]}
-          onChange={(v) => setAct(v[0] ?? '')}
+          onChange={(v) => say({ act: v[0] ?? '' })}
           small
         />
         {act === 'act' && (
@@ -135,7 +135,7 @@ export function SayIt({
             options={remedies}
             autoHighlight
             value={remedies.find((r) => r.id === remedy) ?? null}
-            onChange={(_, r) => setRemedy(r?.id ?? '')}
+            onChange={(_, r) => say({ remedy: r?.id ?? '' })}
             renderInput={(p) => <TextField {...p} label="First of all" name="drill-remedy" />}
           />
         )}
@@ -144,7 +144,7 @@ export function SayIt({
             label={`How much of it into the grower's sprayer of ${of.sprayer}`}
             name="drill-amount"
             value={amount}
-            onChange={(e) => setAmount(e.target.value)}
+            onChange={(e) => say({ amount: e.target.value })}
             error={!!judge.error?.field('amount')}
             helperText={judge.error?.field('amount') || 'with its unit: mL, g, metric tsp'}
           />
@@ -156,7 +156,7 @@ export function SayIt({
             type="number"
             slotProps={{ htmlInput: { min: 1, max: 365 } }}
             value={every}
-            onChange={(e) => setEvery(e.target.value)}
+            onChange={(e) => say({ every: e.target.value })}
             error={!!judge.error?.field('every')}
             helperText={judge.error?.field('every')}
           />

@@ -5,7 +5,7 @@ import { api, type Problem, type S, take } from '../api/client';
 import { useSession } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
-import { Tables } from './Tables';
+import { RoundsTables } from './RoundsTables';
 
 /** What a day at the desk was, on one page: for the book on the wall, and for whoever comes on Monday. */
 export default function Day() {
@@ -28,7 +28,7 @@ export default function Day() {
     <>
       <main id="room">
         <h1 className="noprint">Rounds</h1>
-        <Tables at="day" />
+        <RoundsTables at="day" />
         <Trouble of={error} />
         {data && (
           <>

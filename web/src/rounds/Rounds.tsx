@@ -13,7 +13,7 @@ import { arrows, Chips, Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
 import { useToast } from '../ui/toast';
 import { AllRounds } from './AllRounds';
-import { Tables } from './Tables';
+import { RoundsTables } from './RoundsTables';
 
 export const kinds: Record<string, { name: string; why: string }> = {
   answered: { name: 'Answered', why: 'told on their own page' },
@@ -84,7 +84,7 @@ export default function Rounds() {
     <>
       <main id="room">
         <h1>Rounds</h1>
-        <Tables at="queue" />
+        <RoundsTables at="queue" />
         <Trouble of={error} />
         {data && rows.length === 0 && (
           <div className="sheet pad stack">

@@ -10,7 +10,7 @@ import { useWorkload } from '../parts/WhoseCase';
 import { shortDay, Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
 import { useToast } from '../ui/toast';
-import { Tables } from './Tables';
+import { RoundsTables } from './RoundsTables';
 
 /** Who has what in hand, who is away, and what waits with them. */
 export default function Whose() {
@@ -22,7 +22,7 @@ export default function Whose() {
     <>
       <main id="room">
         <h1>Rounds</h1>
-        <Tables at="whose" />
+        <RoundsTables at="whose" />
         <Trouble of={error} />
         {data && data.uncaught > 0 && (
           <div className="notice" style={{ marginBottom: 12 }} data-uncaught={data.uncaught}>

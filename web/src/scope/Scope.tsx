@@ -2,6 +2,7 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import { useCase, useSession } from '../api/hooks';
 import { useSlideKey } from '../api/scope';
 import { KeyLine, useKeys } from '../ui/keys';
+import { Tables } from '../ui/Tables';
 import { Calibrate } from './Calibrate';
 import { Measure } from './Measure';
 import { Protocols } from './Protocols';
@@ -45,18 +46,7 @@ export default function Scope() {
             </span>
           )}
         </div>
-        <nav className="steps" aria-label="Tables of the scope">
-          {tables.map((t) => (
-            <Link
-              key={t.id}
-              to={`/scope/${t.id}${query}`}
-              className={t.id === at?.id ? 'step on' : 'step'}
-              aria-current={t.id === at?.id ? 'page' : undefined}
-            >
-              {t.name}
-            </Link>
-          ))}
-        </nav>
+        <Tables room="scope" at={at?.id} tables={tables.map((t) => ({ ...t, to: `/scope/${t.id}${query}` }))} />
         <Pane view={view} />
       </main>
       <KeyLine end={session.data?.person.name} />

@@ -1,6 +1,7 @@
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useSession } from '../api/hooks';
 import { KeyLine } from '../ui/keys';
+import { Tables } from '../ui/Tables';
 import { FindCases } from './FindCases';
 import { Over } from './Over';
 import { Records } from './Records';
@@ -21,18 +22,11 @@ export default function Season() {
     <>
       <main id="room">
         <h1 className="noprint">Season</h1>
-        <nav className="steps noprint" aria-label="Tables of the season">
-          {tables.map((t) => (
-            <Link
-              key={t.id}
-              to={t.id === 'over' ? '/season' : `/season/${t.id}`}
-              className={t.id === at?.id ? 'step on' : 'step'}
-              aria-current={t.id === at?.id ? 'page' : undefined}
-            >
-              {t.name}
-            </Link>
-          ))}
-        </nav>
+        <Tables
+          room="season"
+          at={at?.id}
+          tables={tables.map((t) => ({ ...t, to: t.id === 'over' ? '/season' : `/season/${t.id}` }))}
+        />
         <Pane />
       </main>
       <KeyLine end={session.data?.person.name} />

@@ -1,6 +1,7 @@
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { useSession } from '../api/hooks';
 import { KeyLine, useKeys } from '../ui/keys';
+import { Tables } from '../ui/Tables';
 import { Lately } from './Lately';
 import { WeatherFiles } from './WeatherFiles';
 import { Week } from './Week';
@@ -29,18 +30,11 @@ export default function SprayDays() {
     <>
       <main id="room">
         <h1>Spray days</h1>
-        <nav className="steps" aria-label="Tables of the spray days">
-          {tables.map((t) => (
-            <Link
-              key={t.id}
-              to={`/spray-days/${t.id}${query}`}
-              className={t.id === at?.id ? 'step on' : 'step'}
-              aria-current={t.id === at?.id ? 'page' : undefined}
-            >
-              {t.name}
-            </Link>
-          ))}
-        </nav>
+        <Tables
+          room="spray days"
+          at={at?.id}
+          tables={tables.map((t) => ({ ...t, to: `/spray-days/${t.id}${query}` }))}
+        />
         <Pane />
       </main>
       <KeyLine end={session.data?.person.name} />
