@@ -44,10 +44,12 @@ func TestTheSeasonFromFigureToRecords(t *testing.T) {
 	require.NoError(t, os.WriteFile(cards, []byte("Date,Plant,Diagnosis,Remarks\n3.4.2019,Rose,rust,xylotheque\n31.2.2019,Rose,rust,\n4.4.2019,Rose,rust,\n"), 0o600))
 	p.do(chromedp.SetUploadFiles(`[data-bring-in] input[type=file]`, []string{cards}, chromedp.ByQuery))
 	p.see(`[data-reading=csv]`)
+	p.open("/season/records") // the file lies with the desk: a reload goes on with it
 	p.read("2 of 3 rows")
 	assert.Contains(t, p.text(`[data-refused]`), "is not a day")
 	p.click(`[data-do=keep-import]`)
 	p.see(`[data-batch="cards.csv"]`)
+	p.gone(`[data-reading]`)
 	p.click(`[data-batch="cards.csv"] a`)
 	p.see(`[data-found="2"]`)
 	p.until("them to be in the grid", `document.querySelectorAll('[role=row][data-id]').length === 2`)

@@ -79,7 +79,7 @@ const fewestTold = 10
 
 func (c *Calibrated) say(base float64) {
 	if c.N < fewestTold {
-		c.Says = append(c.Says, fmt.Sprintf("After %d answers more, this says how far your certainty can be trusted.", fewestTold-c.N))
+		c.Says = append(c.Says, fmt.Sprintf("After %d answers more, this says how far the certainty can be trusted.", fewestTold-c.N))
 		return
 	}
 	mean := 0.
@@ -88,17 +88,17 @@ func (c *Calibrated) say(base float64) {
 	}
 	switch gap := mean - base; {
 	case gap > .1:
-		c.Says = append(c.Says, fmt.Sprintf("You are surer than you are right: %.0f in 100 sure, %.0f right. Look once more before you say settled.", mean*100, base*100))
+		c.Says = append(c.Says, fmt.Sprintf("Surer than right: %.0f in 100 sure, %.0f right. One more look before it is called settled.", mean*100, base*100))
 	case gap < -.1:
-		c.Says = append(c.Says, fmt.Sprintf("You are right more often than you think: %.0f in 100 sure, %.0f right.", mean*100, base*100))
+		c.Says = append(c.Says, fmt.Sprintf("Right more often than it feels: %.0f in 100 sure, %.0f right.", mean*100, base*100))
 	default:
-		c.Says = append(c.Says, fmt.Sprintf("Your certainty can be trusted: %.0f in 100 sure, %.0f right.", mean*100, base*100))
+		c.Says = append(c.Says, fmt.Sprintf("The certainty can be trusted: %.0f in 100 sure, %.0f right.", mean*100, base*100))
 	}
 	if c.Uncertainty > .02 {
 		if c.Resolution > c.Uncertainty/3 {
-			c.Says = append(c.Says, "You feel which answers are right and which are not.")
+			c.Says = append(c.Says, "Right answers feel surer than wrong ones, as they should.")
 		} else {
-			c.Says = append(c.Says, "Right and wrong answers feel alike to you yet: say it when you guess.")
+			c.Says = append(c.Says, "Right and wrong answers feel alike so far: a guess may be called one.")
 		}
 	}
 }

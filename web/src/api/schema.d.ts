@@ -6962,7 +6962,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/EEjmVzs9Bqz3FACJ8ehSRLTShP3Xmely.ics",
+                     *         "path": "/c/shFp6GoQ58VRfaD97iDv_8QxXEnbB2mt.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7002,7 +7002,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/EEjmVzs9Bqz3FACJ8ehSRLTShP3Xmely.ics",
+                     *       "path": "/c/shFp6GoQ58VRfaD97iDv_8QxXEnbB2mt.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7098,7 +7098,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAwVjBUVDJLNTNBQVdIOE4w"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBIUTg4SkIzWlpTOTBBNzY1"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7161,7 +7161,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7311,7 +7311,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7481,7 +7481,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7830,7 +7830,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8160,7 +8160,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8476,7 +8476,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8743,7 +8743,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9181,7 +9181,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9586,7 +9586,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9718,7 +9718,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40BVGJJD1TD0PFSBA0"
+                 *       "to": "01KX8M6T40637DQ3TQ7KSYYE3V"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9754,7 +9754,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0MX9CCQAJHZCBY2MJ",
+                     *         "person": "g-01KX8KD5T00JT5YEP2VE5WJHZK",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9968,7 +9968,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10317,7 +10317,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10641,7 +10641,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0HDPATHYXXAXK85JV",
+                     *         "person": "g-01KX3X4TM0B3Y87ZQ0VHDDXJ80",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10967,7 +10967,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11365,7 +11365,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11594,7 +11594,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11830,7 +11830,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12287,7 +12287,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12528,7 +12528,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12828,7 +12828,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13064,7 +13064,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13415,7 +13415,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13844,7 +13844,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14006,7 +14006,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT9PMFSPJST25R2K",
+                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14756,15 +14756,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rhododendron",
+                     *       "host": "spruce",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 8,
+                     *       "month": 3,
                      *       "place": "balcony",
-                     *       "plant": "Rhododendron and azalea",
+                     *       "plant": "Christmas and Norway spruce",
                      *       "sprayer": "2 L",
-                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
+                     *       "story": "Fluff or bumps strike one first."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14801,7 +14801,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rhododendron",
+                     *       "host": "spruce",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14810,11 +14810,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 8,
+                     *       "month": 3,
                      *       "place": "balcony",
-                     *       "plant": "Rhododendron and azalea",
+                     *       "plant": "Christmas and Norway spruce",
                      *       "sprayer": "2 L",
-                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
+                     *       "story": "Fluff or bumps strike one first."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14857,7 +14857,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rhododendron",
+                     *       "host": "spruce",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14866,11 +14866,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 8,
+                     *       "month": 3,
                      *       "place": "balcony",
-                     *       "plant": "Rhododendron and azalea",
+                     *       "plant": "Christmas and Norway spruce",
                      *       "sprayer": "2 L",
-                     *       "story": "New leaves are hit too. I think it is peach leaf curl."
+                     *       "story": "Fluff or bumps strike one first."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14920,9 +14920,9 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 3.0507069256145485,
+                     *           "bits": 2.988419434296485,
                      *           "finding": "main-sign",
-                     *           "leads": "Azalea gall",
+                     *           "leads": "Adelgids on conifers",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
@@ -14931,34 +14931,34 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.1793460315167802,
+                     *           "p": 0.2309520963207753,
                      *           "saw": [
                      *             "fluff, bumps or galls"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 0.8,
+                     *       "expertMinutes": 0.5,
                      *       "faults": [],
-                     *       "firstUseful": 1,
+                     *       "firstUseful": 0,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was azalea gall"
+                     *           "why": "it was adelgids on conifers"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "blisters",
+                     *       "split": "conifer-wool",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 3.0507069256145485,
-                     *           "bits": 0.06461802438706865,
+                     *           "betterBits": 2.988419434296485,
+                     *           "bits": 0.03398831791488688,
                      *           "finding": "flecks",
-                     *           "leads": "Azalea gall",
+                     *           "leads": "Dry root ball after planting",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -14967,15 +14967,16 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "p": 0.02263546612794796,
+                     *           "needless": true,
+                     *           "p": 0.029795420741276817,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Puckered swellings split it: pale fleshy galls.",
-                     *       "truth": "Azalea gall",
-                     *       "truthId": "azalea-gall"
+                     *       "tilt": "Wool on a conifer split it: at the needle bases, on the bark.",
+                     *       "truth": "Adelgids on conifers",
+                     *       "truthId": "adelgid"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15113,7 +15114,7 @@ export interface operations {
                      *         "right": 0,
                      *         "role": "coordinator",
                      *         "says": [
-                     *           "After 8 answers more, this says how far your certainty can be trusted."
+                     *           "After 8 answers more, this says how far the certainty can be trusted."
                      *         ]
                      *       }
                      *     ]
@@ -15297,11 +15298,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "cottony-scale",
-                     *           "text": "Cottony cushion scale"
+                     *           "id": "capsid",
+                     *           "text": "Capsid bug"
                      *         }
                      *       ],
-                     *       "plate": "hydrangea-scale"
+                     *       "plate": "horse-chestnut-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15332,7 +15333,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "cottony-scale",
+                 *       "choice": "capsid",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15349,9 +15350,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "hydrangea-scale",
+                     *       "option": "horse-chestnut-scale",
                      *       "right": false,
-                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
+                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15548,7 +15549,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80ZYTY0GTPATQKFZ64",
+                     *         "id": "g-01KJQV9Z8090FC18SCW9HHB4SX",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15599,7 +15600,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80VT5RARXCDB7PXG6R",
+                     *               "person": "g-01KKSAFA80NCWXBZFPSRR7NCVK",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15732,7 +15733,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80VT5RARXCDB7PXG6R"
+                 *       "person": "g-01KKSAFA80NCWXBZFPSRR7NCVK"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15805,8 +15806,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM07ZJZ736GSJ6QZ8YA",
-                 *       "into": "g-01KX8BM5201WDD93AHATQKNGWA"
+                 *       "from": "g-01KS358WM0ZWQN3NEWH6SSECW7",
+                 *       "into": "g-01KX8BM520SS92Q55Z2XKJNC6W"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15850,10 +15851,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520BKP5M6F50J4KKGDE"
+                 *         "01KX8BM520YS2KG3SQHJV8T3T7"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM5201WDD93AHATQKNGWA"
+                 *       "person": "g-01KX8BM520SS92Q55Z2XKJNC6W"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15870,7 +15871,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T407SZ3GFDV7WAS56KK",
+                     *       "id": "g-01KX8M6T401GS48WVP88P2RH5Q",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15901,11 +15902,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T400CRYE3BFX460AWQ4",
+                 *           "id": "01KX8M6T407KSMMET1FECD3TN4",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40XF77W4V1X3NKA4PT",
+                 *           "id": "01KX8M6T40F7RF2VC6RCQKFFTG",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15943,7 +15944,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0MX9CCQAJHZCBY2MJ",
+                     *         "person": "g-01KX8KD5T00JT5YEP2VE5WJHZK",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16351,10 +16352,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 425,
+                     *         "cases": 1,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "the card index of before.csv",
+                     *         "name": "cards.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16616,7 +16617,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 425,
+                     *       "gone": 1,
                      *       "stay": []
                      *     }
                      */
@@ -16848,15 +16849,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3792832,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
+                     *       "bytes": 2857616,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -16916,15 +16917,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "761cfec87c"
                      *       },
-                     *       "bytes": 3805192,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
+                     *       "bytes": 2869976,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17007,8 +17008,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 815104,
-                     *           "cases": 31,
+                     *           "bytes": 1724416,
+                     *           "cases": 455,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17021,15 +17022,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "de46e926a0"
                      *       },
-                     *       "bytes": 3866992,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1322257129/001/backups",
+                     *       "bytes": 3125416,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 658,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17070,8 +17071,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 815104,
-                     *       "cases": 31,
+                     *       "bytes": 1724416,
+                     *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17420,7 +17421,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/QFTRy5tTh7SpK4rCnk6SHpPVoaKHWlPm",
+                     *       "path": "/join/foybK87m-pivhZ0yHXNEP8QSpLKx2gkn",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17553,7 +17554,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/1tS_kedxRjP1RGanm31K3AlIQqT21LZq",
+                     *       "path": "/join/XfnHdIcYtN_SWaLFGqOm0i9PcQDlbM0q",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17599,7 +17600,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "1075508c864d49b3",
+                     *         "id": "06efb2313e25fae1",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -20016,7 +20017,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40BVGJJD1TD0PFSBA0",
+                 *       "account": "01KX8M6T40637DQ3TQ7KSYYE3V",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20101,7 +20102,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40BVGJJD1TD0PFSBA0",
+                 *       "account": "01KX8M6T40637DQ3TQ7KSYYE3V",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20185,8 +20186,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40BVGJJD1TD0PFSBA0",
-                 *       "to": "01KX8M6T40BVGJJD1TCZR2RWQY"
+                 *       "from": "01KX8M6T40637DQ3TQ7KSYYE3V",
+                 *       "to": "01KX8M6T40637DQ3TQ7GGDZXQP"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

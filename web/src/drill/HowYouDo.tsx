@@ -1,10 +1,10 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
 import { usePractice } from './practice';
 
 /** One's own practice: how far certainty can be trusted, form by form; for the coordinator the course and each learner. */
@@ -90,7 +90,7 @@ function Curve({ of }: { of: S['Calibrated'] }) {
 function Course({ of }: { of: S['Practice'] }) {
   const client = useQueryClient();
   const { data: kb } = useVocabulary();
-  const [draft, setDraft] = useState<S['Course'] | null>(null);
+  const [draft, setDraft] = useDraft<S['Course'] | null>('drill.course', null);
   const now = draft ?? of.course;
   const classes = [...new Set((kb?.causes ?? []).map((c) => c.class).filter(Boolean))].sort();
   const save = useMutation<S['Practice'], Problem>({
@@ -167,11 +167,7 @@ function Learners() {
           {l.n > 0 &&
             l.says.map((s) => (
               <small key={s} style={{ display: 'block' }}>
-                {s
-                  .replaceAll('You are', 'Is')
-                  .replaceAll('you are', 'is')
-                  .replaceAll('Your', 'Their')
-                  .replaceAll('you ', 'they ')}
+                {s}
               </small>
             ))}
         </div>

@@ -2,9 +2,9 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { moment, Trouble } from '../ui/bits';
+import { useTyped } from '../ui/draft';
 import { useToast } from '../ui/toast';
 
 const size = (b: number) => (b > 1 << 20 ? `${(b / (1 << 20)).toFixed(1)} MB` : `${Math.ceil(b / 1024)} kB`);
@@ -92,15 +92,15 @@ export function Keeping() {
 
 function When({ of }: { of: S['FileHealth'] }) {
   const client = useQueryClient();
-  const [draft, setDraft] = useState<Partial<S['Keeping']>>({});
-  const now = { ...of.keeping, ...draft };
+  const [now, type, settle] = useTyped('keeping', of.keeping);
+  const changed = (Object.keys(now) as (keyof typeof now)[]).some((k) => now[k] !== of.keeping[k]);
   const save = useMutation<S['FileHealth'], Problem>({
     mutationFn: () =>
       take<S['FileHealth']>(
         api.PUT('/api/v1/keeping', { params: { header: { 'If-Match': String(of.version) } }, body: now }),
       ),
     onSuccess: (h) => {
-      setDraft({});
+      settle();
       client.setQueryData(['keeping'], h);
     },
   });
@@ -111,7 +111,7 @@ function When({ of }: { of: S['FileHealth'] }) {
       label={label}
       name={`keeping-${k}`}
       value={now[k]}
-      onChange={(e) => setDraft({ ...draft, [k]: Number(e.target.value) })}
+      onChange={(e) => type({ [k]: Number(e.target.value) })}
       error={!!save.error?.field(k)}
       helperText={save.error?.field(k)}
     />
@@ -123,7 +123,7 @@ function When({ of }: { of: S['FileHealth'] }) {
         size="small"
         label="Copied by itself"
         value={now.every}
-        onChange={(e) => setDraft({ ...draft, every: e.target.value as 'day' })}
+        onChange={(e) => type({ every: e.target.value as 'day' })}
       >
         <MenuItem value="never">never</MenuItem>
         <MenuItem value="day">every day</MenuItem>
@@ -131,7 +131,7 @@ function When({ of }: { of: S['FileHealth'] }) {
       </TextField>
       {now.every !== 'never' && number('hour', 'at the hour')}
       {now.every !== 'never' && number('keep', 'copies kept')}
-      {Object.keys(draft).length > 0 && (
+      {changed && (
         <Button size="small" variant="contained" onClick={() => save.mutate()} data-do="keep-keeping">
           Keep
         </Button>

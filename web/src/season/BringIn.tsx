@@ -7,6 +7,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
 import { Trouble } from '../ui/bits';
+import { useDraft } from '../ui/draft';
 
 const part = 2 << 20;
 
@@ -27,23 +28,30 @@ async function send(file: File, tell: (share: number) => void): Promise<S['Uploa
   return up;
 }
 
+const fresh = { up: null, map: {} };
+
 /** Another desk's bundle, or an old card index as CSV: looked at first, kept when it is right. */
 export function BringIn() {
   const client = useQueryClient();
   const [share, setShare] = useState<number | null>(null);
-  const [map, setMap] = useState<S['ImportInput']>({});
+  // The file lies with the desk once it is sent: a reload goes on with it and the columns chosen.
+  const [begun, setBegun, drop] = useDraft<{ up: S['Upload'] | null; map: S['ImportInput'] }>('bring-in', fresh);
+  const { up, map } = begun;
+  const setMap = (m: S['ImportInput']) => setBegun((old) => ({ ...old, map: m }));
   const bring = useMutation<S['Upload'], Error, File>({
     mutationFn: (f) => send(f, setShare),
-    onSuccess: () => setMap({}),
+    onSuccess: (sent) => setBegun({ up: sent, map: {} }),
     onSettled: () => setShare(null),
   });
-  const up = bring.data;
   const reading = useQuery<S['ImportReading'], Problem>({
     queryKey: ['read-import', up?.id, JSON.stringify(map)],
     queryFn: () =>
       take<S['ImportReading']>(
         api.POST('/api/v1/imports/{id}/read', { params: { path: { id: up?.id ?? '' } }, body: map }),
-      ),
+      ).catch((e: Problem) => {
+        if (e.status === 404) drop(); // brought in, or thrown away, since
+        throw e;
+      }),
     enabled: !!up,
     retry: false,
     placeholderData: (old) => old,
@@ -57,6 +65,7 @@ export function BringIn() {
         }),
       ),
     onSuccess: () => {
+      drop();
       bring.reset();
       void client.invalidateQueries({ queryKey: ['jobs'] });
       setTimeout(() => void client.invalidateQueries({ queryKey: ['imports'] }), 1500);
@@ -117,7 +126,7 @@ export function BringIn() {
                 ? `Take the ${r.good} that can be taken`
                 : `Take ${r.good} in`}
           </Button>
-          <Button onClick={() => bring.reset()}>Not this one</Button>
+          <Button onClick={drop}>Not this one</Button>
         </div>
       )}
     </section>
