@@ -50,15 +50,21 @@ func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
 	p.at(100, 150)
 	p.see(`[data-here=veins]`)
 	p.press(kb.Escape)
-	p.at(168, 150) // the edge of an ovate leaf
+	// Wherever this plant's leaf has its edge: the drawing itself is asked.
+	var rim []float64
+	p.eval(`(() => { const path = document.querySelector('[data-sample] defs path'); const at = Array.from({ length: 200 }, (_, i) => path.getPointAtLength(path.getTotalLength() * i / 200)); const q = at.reduce((a, b) => b.x > a.x ? b : a); return [q.x, q.y] })()`, &rim)
+	p.at(rim[0]-1, rim[1])
 	p.see(`[data-here=margin]`)
 	p.says(`[data-here] li:first-child`, "edge")
 	p.typed("notched")
 	p.click(`[data-choice="margin=notched"]`)
-	require.Eventually(t, func() bool { return p.count(`[data-sample] mask circle`) > 5 }, patience, 100*time.Millisecond, "the bites are cut out of the leaf")
+	require.Eventually(t, func() bool { var n int
+		p.eval(`Number(document.querySelector('[data-sample] [data-bites]')?.dataset.bites ?? 0)`, &n)
+		return n > 5
+	}, patience, 100*time.Millisecond, "the bites are cut out of the leaf")
 	p.see(`[data-finding=margin] [data-state=notched][aria-checked=true]`)
 	var pin int
-	p.eval(`[...document.querySelectorAll('[data-sample] svg > g > circle')].filter(c => Math.abs(c.getAttribute('cx') - 168) < 4).length`, &pin)
+	p.eval(fmt.Sprintf(`[...document.querySelectorAll('[data-sample] svg > g > circle')].filter(c => Math.abs(c.getAttribute('cx') - %g) < 4).length`, rim[0]), &pin)
 	assert.Equal(t, 1, pin, "its label points to where it was seen")
 
 	p.click(`[data-sample] button`) // turn it over
@@ -177,7 +183,12 @@ func TestPlatesAreBrowsedBySightAndSetSideBySide(t *testing.T) {
 	p.open("/plates/sheet")
 	all := len(herbarium.Embedded().Causes)
 	p.see(fmt.Sprintf(`[data-contact="%d"]`, all))
-	assert.Equal(t, all, p.count(`[data-contact] [data-plate]`), "every cause has its drawing on the sheet")
+	p.see(`[data-contact] [data-plate]`)
+	assert.Less(t, p.count(`[data-contact] [data-plate]`), all, "only what is near is drawn, or the sheet would not scroll smoothly")
+	p.eval(`dispatchEvent(new Event('beforeprint')); 0`, nil)
+	require.Eventually(t, func() bool { return p.count(`[data-contact] [data-plate]`) == all }, patience, 100*time.Millisecond, "on paper every cause has its drawing")
+	nothingLeavesItsFrame(t, p)
+	lookAlikesDifferWhenSmall(t, p)
 }
 
 // Two advisors at one case: the second sees both sides and decides.

@@ -165,6 +165,7 @@ type CauseName struct {
 	Regulated  bool           `json:"regulated"`
 	LabOnly    bool           `json:"labOnly"`
 	Drawing    map[string]any `json:"drawing"`
+	SizeMM     []float64      `json:"sizeMm,omitempty" doc:"from and to, for the bar beside its drawing"`
 	Tolerable  string         `json:"tolerable"`
 	Unit       string         `json:"unit"`
 	MayTreat   bool           `json:"mayTreat" doc:"a regulated cause the house may say need not be reported here"`
@@ -179,7 +180,7 @@ func (s *Server) vocabulary() Vocabulary {
 		if st == nil {
 			st = []string{}
 		}
-		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.Tolerable.Text, c.Tolerable.Unit, c.Unreported != "", remedy.HasWinter(b, c)})
+		v.Causes = append(v.Causes, CauseName{c.ID, c.Name, c.Scientific, c.Kind, c.Class, c.Group, st, c.Regulated != "", c.LabOnly != "", c.Drawing, c.SizeMm, c.Tolerable.Text, c.Tolerable.Unit, c.Unreported != "", remedy.HasWinter(b, c)})
 	}
 	return v
 }

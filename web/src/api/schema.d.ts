@@ -2877,6 +2877,8 @@ export interface components {
             name: string;
             regulated: boolean;
             scientific?: string;
+            /** @description from and to, for the bar beside its drawing */
+            sizeMm?: number[];
             stages: string[];
             tolerable: string;
             unit: string;
@@ -6962,7 +6964,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/shFp6GoQ58VRfaD97iDv_8QxXEnbB2mt.ics",
+                     *         "path": "/c/yECJBhQM8wSxIXGPwRq61PCy_1XCyN-g.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7002,7 +7004,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/shFp6GoQ58VRfaD97iDv_8QxXEnbB2mt.ics",
+                     *       "path": "/c/yECJBhQM8wSxIXGPwRq61PCy_1XCyN-g.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7098,7 +7100,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBIUTg4SkIzWlpTOTBBNzY1"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBRMzdDQVI0RUZRTjI0NTZa"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7161,7 +7163,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7311,7 +7313,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7481,7 +7483,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7830,7 +7832,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8160,7 +8162,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8476,7 +8478,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8743,7 +8745,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9181,7 +9183,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9586,7 +9588,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9718,7 +9720,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40637DQ3TQ7KSYYE3V"
+                 *       "to": "01KX8M6T408Y7A6JXNMMQEWX58"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9754,7 +9756,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T00JT5YEP2VE5WJHZK",
+                     *         "person": "g-01KX8KD5T0EA4MS1H0HXESED49",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9968,7 +9970,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10317,7 +10319,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10641,7 +10643,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0B3Y87ZQ0VHDDXJ80",
+                     *         "person": "g-01KX3X4TM0789ATFWW0QV9EYVT",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10967,7 +10969,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11365,7 +11367,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11594,7 +11596,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11830,7 +11832,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12287,7 +12289,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12528,7 +12530,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12828,7 +12830,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13064,7 +13066,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13415,7 +13417,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13844,7 +13846,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14006,7 +14008,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40M6F3VSMMWWW7CAG0",
+                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14335,6 +14337,7 @@ export interface operations {
                      *         ],
                      *         "legs": 8,
                      *         "marks": "two-spots",
+                     *         "plant": "bean",
                      *         "subject": "leaf-pest",
                      *         "web": "some"
                      *       },
@@ -14756,15 +14759,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "spruce",
+                     *       "host": "gardenia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 3,
-                     *       "place": "balcony",
-                     *       "plant": "Christmas and Norway spruce",
+                     *       "month": 12,
+                     *       "place": "garden",
+                     *       "plant": "Gardenia",
                      *       "sprayer": "2 L",
-                     *       "story": "Fluff or bumps strike one first."
+                     *       "story": "Prey sits close by. I think it is fungus gnat."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14801,7 +14804,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "spruce",
+                     *       "host": "gardenia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14810,11 +14813,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 3,
-                     *       "place": "balcony",
-                     *       "plant": "Christmas and Norway spruce",
+                     *       "month": 12,
+                     *       "place": "garden",
+                     *       "plant": "Gardenia",
                      *       "sprayer": "2 L",
-                     *       "story": "Fluff or bumps strike one first."
+                     *       "story": "Prey sits close by. I think it is fungus gnat."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14857,7 +14860,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "spruce",
+                     *       "host": "gardenia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14866,11 +14869,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 3,
-                     *       "place": "balcony",
-                     *       "plant": "Christmas and Norway spruce",
+                     *       "month": 12,
+                     *       "place": "garden",
+                     *       "plant": "Gardenia",
                      *       "sprayer": "2 L",
-                     *       "story": "Fluff or bumps strike one first."
+                     *       "story": "Prey sits close by. I think it is fungus gnat."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14920,24 +14923,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.988419434296485,
+                     *           "bits": 1.1708596392016526,
                      *           "finding": "main-sign",
-                     *           "leads": "Adelgids on conifers",
+                     *           "leads": "Hoverflies, ground beetles and other grown helpers",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "lumps"
+                     *               "state": "creatures"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.2309520963207753,
+                     *           "p": 0.5506318587468263,
                      *           "saw": [
-                     *             "fluff, bumps or galls"
+                     *             "living things on it"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 0.5,
+                     *       "expertMinutes": 5.199999999999999,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -14946,19 +14949,19 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was adelgids on conifers"
+                     *           "why": "it was hoverflies, ground beetles and other grown helpers"
                      *         }
                      *       ],
-                     *       "points": 17,
+                     *       "points": 21,
                      *       "right": "no",
-                     *       "split": "conifer-wool",
+                     *       "split": "main-sign",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.988419434296485,
-                     *           "bits": 0.03398831791488688,
+                     *           "betterBits": 1.1708596392016526,
+                     *           "bits": 0.0006240065880415147,
                      *           "finding": "flecks",
-                     *           "leads": "Dry root ball after planting",
+                     *           "leads": "Ordinary ageing of old leaves",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -14968,15 +14971,15 @@ export interface operations {
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.029795420741276817,
+                     *           "p": 0.2446725836647501,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Wool on a conifer split it: at the needle bases, on the bark.",
-                     *       "truth": "Adelgids on conifers",
-                     *       "truthId": "adelgid"
+                     *       "tilt": "What strikes you first split it: living things on it.",
+                     *       "truth": "Hoverflies, ground beetles and other grown helpers",
+                     *       "truthId": "grown-hoverfly"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15298,11 +15301,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "capsid",
-                     *           "text": "Capsid bug"
+                     *           "id": "pea-weevil",
+                     *           "text": "Pea and bean weevil"
                      *         }
                      *       ],
-                     *       "plate": "horse-chestnut-scale"
+                     *       "plate": "hydrangea-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15333,7 +15336,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "capsid",
+                 *       "choice": "pea-weevil",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15350,9 +15353,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "horse-chestnut-scale",
+                     *       "option": "hydrangea-scale",
                      *       "right": false,
-                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
+                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15549,7 +15552,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z8090FC18SCW9HHB4SX",
+                     *         "id": "g-01KJQV9Z8057836YM29DH9ZEBN",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15600,7 +15603,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80NCWXBZFPSRR7NCVK",
+                     *               "person": "g-01KKSAFA80GGBAKAAJJXYE8C2J",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15733,7 +15736,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80NCWXBZFPSRR7NCVK"
+                 *       "person": "g-01KKSAFA80GGBAKAAJJXYE8C2J"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15806,8 +15809,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0ZWQN3NEWH6SSECW7",
-                 *       "into": "g-01KX8BM520SS92Q55Z2XKJNC6W"
+                 *       "from": "g-01KS358WM0C1MZA2PWF4ENBM2S",
+                 *       "into": "g-01KX8BM520J09MRZP7YGGRNY9J"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15851,10 +15854,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520YS2KG3SQHJV8T3T7"
+                 *         "01KX8BM520ZQ6HVG2HVY2QC9ZS"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520SS92Q55Z2XKJNC6W"
+                 *       "person": "g-01KX8BM520J09MRZP7YGGRNY9J"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15871,7 +15874,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T401GS48WVP88P2RH5Q",
+                     *       "id": "g-01KX8M6T40PH3YWQ1K7CBPK93G",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15902,11 +15905,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T407KSMMET1FECD3TN4",
+                 *           "id": "01KX8M6T40MCBNX8NF3D50EG13",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40F7RF2VC6RCQKFFTG",
+                 *           "id": "01KX8M6T40RJR13XV4E9NHW11D",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15944,7 +15947,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T00JT5YEP2VE5WJHZK",
+                     *         "person": "g-01KX8KD5T0EA4MS1H0HXESED49",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16352,10 +16355,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 1,
+                     *         "cases": 425,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "cards.csv",
+                     *         "name": "the card index of before.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16617,7 +16620,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 1,
+                     *       "gone": 425,
                      *       "stay": []
                      *     }
                      */
@@ -16847,17 +16850,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "761cfec87c"
+                     *         "version": "e3266c2324"
                      *       },
-                     *       "bytes": 2857616,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
+                     *       "bytes": 3796952,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -16915,17 +16918,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "761cfec87c"
+                     *         "version": "e3266c2324"
                      *       },
-                     *       "bytes": 2869976,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
+                     *       "bytes": 3809312,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17008,8 +17011,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1724416,
-                     *           "cases": 455,
+                     *           "bytes": 815104,
+                     *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17020,17 +17023,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "de46e926a0"
+                     *         "version": "719b5a059e"
                      *       },
-                     *       "bytes": 3125416,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples2608921016/001/backups",
+                     *       "bytes": 3871112,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 658,
+                     *       "lines": 234,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17071,8 +17074,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1724416,
-                     *       "cases": 455,
+                     *       "bytes": 815104,
+                     *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17421,7 +17424,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/foybK87m-pivhZ0yHXNEP8QSpLKx2gkn",
+                     *       "path": "/join/Ux6zx0SXa00AWkVzRdHodTpIMPEKTAMD",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17554,7 +17557,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/XfnHdIcYtN_SWaLFGqOm0i9PcQDlbM0q",
+                     *       "path": "/join/9hvGALdUt5a0EPoj2t5rLK3i5ScxA0od",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17600,7 +17603,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "06efb2313e25fae1",
+                     *         "id": "030423a8e23a0d4e",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -19580,6 +19583,7 @@ export interface operations {
                      *               "tufts"
                      *             ],
                      *             "leaf": "needle",
+                     *             "plant": "spruce",
                      *             "subject": "shoot-pest",
                      *             "wax": "wool"
                      *           },
@@ -19590,6 +19594,10 @@ export interface operations {
                      *           "mayTreat": false,
                      *           "name": "Adelgids on conifers",
                      *           "regulated": false,
+                     *           "sizeMm": [
+                     *             1,
+                     *             2
+                     *           ],
                      *           "stages": [
                      *             "egg"
                      *           ],
@@ -20017,7 +20025,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40637DQ3TQ7KSYYE3V",
+                 *       "account": "01KX8M6T408Y7A6JXNMMQEWX58",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20102,7 +20110,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40637DQ3TQ7KSYYE3V",
+                 *       "account": "01KX8M6T408Y7A6JXNMMQEWX58",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20186,8 +20194,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40637DQ3TQ7KSYYE3V",
-                 *       "to": "01KX8M6T40637DQ3TQ7GGDZXQP"
+                 *       "from": "01KX8M6T408Y7A6JXNMMQEWX58",
+                 *       "to": "01KX8M6T408Y7A6JXNMJCKVZQ4"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

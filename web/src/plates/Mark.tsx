@@ -12,8 +12,8 @@ export function Mark({ drawing: d, size = 36 }: { drawing: Drawing; size?: numbe
       </svg>
     );
   return (
-    <svg width={size} height={size} viewBox="0 -6 200 290" aria-hidden="true">
-      <Part part={partOf(d)} d={d} seed={hash(String(d.subject) + String(d.damage))} amount={0.8} />
+    <svg width={size} height={size} viewBox="0 -4 200 288" aria-hidden="true">
+      <Part part={partOf(d)} d={d} seed={hash(String(d.subject) + String(d.damage))} />
     </svg>
   );
 }

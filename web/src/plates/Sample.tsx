@@ -2,9 +2,10 @@ import { useMemo } from 'react';
 import type { View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Body, type Drawing } from './bodies';
-import { SignedLeaf } from './layers';
-import { edge } from './layers/brush';
-import { type LeafShape, shapeOf } from './leaves';
+import { dist, off, type P } from './kit/geo';
+import type { Leaf } from './kit/leaf';
+import { SignedLeaf } from './marks';
+import { plantOf } from './plants/plants';
 import { hash, scatter } from './random';
 import { useSigns } from './signs';
 import { Part } from './things';
@@ -23,14 +24,14 @@ type Props = {
 export type Spot = { x: number; y: number };
 
 /** What kind of place a point of the drawing is: on the leaf its margin, veins or axil; on the plant, another part. */
-function zoneOf(part: string, p: Spot, leaf: LeafShape): string {
+function zoneOf(part: string, p: Spot, leaf: Leaf): string {
   if (part === 'plant')
     return p.y > 232 ? 'pot' : p.y > 214 ? 'root' : p.y < 96 ? 'shoot' : Math.abs(p.x - 100) < 9 ? 'stem' : 'leaf';
   if (part !== 'leaf') return '';
-  const near = edge(leaf, 80).reduce((m, e) => Math.min(m, (e.x - p.x) ** 2 + (e.y - p.y) ** 2), 1e9);
+  const q: P = [p.x, p.y];
   if (p.y > 238) return 'axil';
-  if (near < 15 ** 2) return 'margin';
-  return Math.abs(p.x - 100) < 8 ? 'veins' : '';
+  if (leaf.blades.some((b) => off([...b.outline, b.outline[0] as P], q) < (b.wide > 60 ? 13 : 6))) return 'margin';
+  return leaf.blades.some((b) => b.ribs.some((r) => off(r, q) < 8)) ? 'veins' : '';
 }
 
 /** Where the thing itself is drawn on each part, so that a leader ends on it: left, top, right, bottom. */
@@ -44,24 +45,14 @@ const bodies: Record<string, [number, number, number, number]> = {
 };
 
 /** The nearest point to where a leader would end that lies on what is drawn. */
-function onThing(part: string, p: Spot, leaf: LeafShape): Spot {
+function onThing(part: string, p: Spot, leaf: Leaf): Spot {
   const box = bodies[part];
   if (box) return { x: Math.max(box[0], Math.min(box[2], p.x)), y: Math.max(box[1], Math.min(box[3], p.y)) };
-  const outline = edge(leaf, 120);
-  let at = p;
-  // Towards the middle of the leaf, a little further than its edge.
-  for (let i = 0; i < 40 && !inside(outline, at); i++)
-    at = { x: at.x + (100 - at.x) * 0.08, y: at.y + (150 - at.y) * 0.08 };
-  return at === p ? p : { x: at.x + (100 - at.x) * 0.12, y: at.y + (150 - at.y) * 0.12 };
-}
-
-function inside(outline: Spot[], p: Spot) {
-  let odd = false;
-  outline.forEach((a, i) => {
-    const b = outline[(i + outline.length - 1) % outline.length] as Spot;
-    if (a.y > p.y !== b.y > p.y && p.x < ((b.x - a.x) * (p.y - a.y)) / (b.y - a.y) + a.x) odd = !odd;
-  });
-  return odd;
+  const on = leaf.blades.flatMap((b) =>
+    [0.2, 0.35, 0.5, 0.65, 0.8].flatMap((u) => [-0.6, 0, 0.6].map((v) => b.at(u, v))),
+  );
+  const [x, y] = on.reduce((best, q) => (dist(q, [p.x, p.y]) < dist(best, [p.x, p.y]) ? q : best), [100, 150] as P);
+  return { x, y };
 }
 
 const titles: Record<string, string> = {
@@ -92,6 +83,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
   const seed = hash(view.id);
   const finds = useMemo(() => new Map((kb?.findings ?? []).map((f) => [f.id, f])), [kb]);
   const host = kb?.hosts.find((h) => h.id === view.intake.host);
+  const look = plantOf(view.intake.host, host?.leaf);
   const where = part === 'shoot' ? 'leaf' : part;
   const { seen, absent, found, extra, add, animals, onThis, state } = useSigns(view, finds, part, under);
   const nextFind = next ? finds.get(next) : undefined;
@@ -106,7 +98,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
   ];
   const labels = seen.slice(0, 6).map((x, i) => {
     const [lx, y, px, py, side] = spots[i] as [number, number, number, number, -1 | 1];
-    const at = x.l.spot ?? onThing(part, { x: px, y: py }, shapeOf(host?.leaf));
+    const at = x.l.spot ?? onThing(part, { x: px, y: py }, look.leaf);
     return {
       text: state(x)?.said || `${x.f.short}: ${state(x)?.name}`,
       id: x.f.id,
@@ -195,12 +187,12 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
             if (!m) return;
             const p = new DOMPoint(e.clientX, e.clientY).matrixTransform(m.inverse());
             const spot = { x: Math.round(p.x), y: Math.round(p.y) };
-            onPlace(spot, zoneOf(part, spot, shapeOf(host?.leaf)));
+            onPlace(spot, zoneOf(part, spot, look.leaf));
           }}
         >
           {part === 'leaf' || part === 'shoot' ? (
             <SignedLeaf
-              shape={shapeOf(host?.leaf)}
+              spec={look.spec}
               under={under && part === 'leaf'}
               signs={found.flatMap((s) => (s.layers ?? []).map((name) => ({ name, amount: s.amount ?? 1 })))}
               seed={seed}
@@ -208,7 +200,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
               {crowd}
             </SignedLeaf>
           ) : (
-            <Part part={part} d={add} seed={seed} />
+            <Part part={part} d={add} seed={seed} look={look} />
           )}
           {['stem', 'root'].includes(part) && crowd}
           {labels.map((lab) => (

@@ -1,23 +1,26 @@
 import type { Drawing } from './bodies';
-import { isLeafWord, SignedLeaf } from './layers';
-import { shapeOf } from './leaves';
-import { type PartProps, type Sign, Signs } from './things/brush';
+import { isLeafWord, SignedLeaf } from './marks';
+import { type PlantLook, plantOf } from './plants/plants';
+import type { PartProps } from './things/brush';
 import { Flower, flowerWords } from './things/flower';
-import { Fruit, fruitWords } from './things/fruit';
+import { Fruit } from './things/fruit';
+import { fruitWords } from './things/fruitsigns';
 import { Plant, plantWords } from './things/plant';
 import { Pot, potWords } from './things/pot';
-import { Root, rootWords } from './things/root';
-import { Stem, stemWords } from './things/stem';
-import { Turf, wider } from './things/wider';
+import { Root } from './things/root';
+import { rootWords } from './things/rootsigns';
+import { Stem } from './things/stem';
+import { stemWords } from './things/stemsigns';
+import { Turf, turfWords } from './things/turf';
 
-const words: Record<string, Record<string, Sign>> = {
+const words: Record<string, object> = {
   root: rootWords,
   stem: stemWords,
   fruit: fruitWords,
   flower: flowerWords,
   pot: potWords,
   plant: plantWords,
-  turf: wider.turf,
+  turf: turfWords,
 };
 const parts: Record<string, (p: PartProps) => React.ReactNode> = {
   root: Root,
@@ -40,27 +43,44 @@ export const partOf = (d: Drawing): string => {
 /** Whether the kit can draw a damage word on a part. */
 export const knows = (part: string, word: string) => (part === 'leaf' ? isLeafWord(word) : word in (words[part] ?? {}));
 
-/** Any part with its signs; bare leaves the part itself out and draws the signs alone. */
-export function Part({
-  part,
-  d,
-  seed,
-  children,
-  amount = 1,
-  bare,
-}: PartProps & { part: string; amount?: number; bare?: boolean }) {
-  if (part === 'leaf') {
-    const names = Array.isArray(d.damage) ? d.damage.map(String) : [];
+/** The plant a drawing names, else what its leaf word stands for. */
+export const lookOf = (d: Drawing): PlantLook => plantOf(d.plant, d.leaf);
+
+export const damageOf = (d: Drawing): string[] => (Array.isArray(d.damage) ? d.damage.map(String) : []);
+
+type Props = {
+  part: string;
+  d: Drawing;
+  seed: number;
+  look?: PlantLook;
+  amount?: number /** The signs alone. */;
+  bare?: boolean;
+  under?: boolean;
+  /** A name for a leaf's face, and a face to use again. */
+  name?: string;
+  again?: string;
+  children?: React.ReactNode;
+};
+
+/** Any part of a plant with its signs. */
+export function Part({ part, d, seed, look = lookOf(d), amount = 1, bare, under, name, again, children }: Props) {
+  if (part === 'leaf')
     return (
-      <SignedLeaf bare={bare} shape={shapeOf(d.leaf)} signs={names.map((name) => ({ name, amount }))} seed={seed}>
+      <SignedLeaf
+        bare={bare}
+        under={under}
+        name={name}
+        again={again}
+        spec={look.spec}
+        signs={damageOf(d).map((name) => ({ name, amount }))}
+        seed={seed}
+      >
         {children}
       </SignedLeaf>
     );
-  }
-  if (bare) return <Signs d={d} seed={seed} words={words[part] ?? {}} />;
   const P = parts[part];
   return P ? (
-    <P d={d} seed={seed}>
+    <P d={d} seed={seed} look={look} bare={bare}>
       {children}
     </P>
   ) : null;

@@ -1,12 +1,54 @@
-import { outline, shares, sick } from '../../plates/severity';
+import { useId } from 'react';
+import { ring, taper } from '../../plates/kit/geo';
+import { halfWidth, outline, shares, sick } from '../../plates/severity';
 
-/** A drawn leaf with so many per cent of its area sick. */
+const veins = Array.from({ length: 6 }, (_, i) => {
+  const y = 116 - i * 17;
+  return [-1, 1]
+    .map(
+      (s) =>
+        `M50 ${y + (s > 0 ? 5 : 0)}Q${50 + s * halfWidth(y - 8) * 0.6} ${y - 5} ${50 + s * halfWidth(y - 16)} ${y - 16}`,
+    )
+    .join('');
+}).join('');
+
+/** A drawn leaf with so many per cent of its area sick; the line round the sick part is drawn within it, so that the area stays true. */
 export function SickLeaf({ share, width = 56, seed = 'a' }: { share: number; width?: number; seed?: string }) {
+  const id = useId();
+  const d = sick(seed, share);
   return (
-    <svg viewBox="2 0 96 140" width={width} height={(width * 140) / 96} aria-hidden="true">
-      <path d={outline} fill="var(--leaf)" stroke="var(--leaf-line)" strokeWidth="2" />
-      <path d={sick(seed, share)} fill="#7a4a22" fillRule="evenodd" />
-      <path d="M50 8 V138" stroke="var(--leaf-line)" strokeWidth="1.4" />
+    <svg viewBox="2 0 96 142" width={width} height={(width * 142) / 96} aria-hidden="true">
+      <clipPath id={`${id}l`}>
+        <path d={outline} />
+      </clipPath>
+      <clipPath id={`${id}s`}>
+        <path d={d} clipRule="evenodd" />
+      </clipPath>
+      <path d={outline} fill="var(--leaf-line)" transform="translate(1 .9)" />
+      <path d={outline} fill="var(--leaf)" />
+      <g clipPath={`url(#${id}l)`}>
+        <path d="M50 0H100V140H50Z" fill="var(--leaf-shade)" opacity=".17" />
+        <path d={veins} fill="none" stroke="var(--vein)" strokeWidth="1.2" />
+        <path
+          d={ring(
+            taper(
+              [
+                [50, 138],
+                [50, 70],
+                [50, 8],
+              ],
+              3,
+              0.8,
+            ),
+          )}
+          fill="var(--vein)"
+        />
+        <path d={d} fill="#8a5a30" fillRule="evenodd" />
+        <g clipPath={`url(#${id}s)`}>
+          <path d={d} fill="none" stroke="#4d2c12" strokeWidth="2" />
+        </g>
+      </g>
+      <path d={outline} fill="none" stroke="var(--leaf-line)" strokeWidth="1" />
     </svg>
   );
 }

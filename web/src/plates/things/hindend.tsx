@@ -42,13 +42,10 @@ function Lobe({ x, h, w, twin, lean = 0 }: { x: number; h: number; w: number; tw
   );
 }
 
-const Point = ({ x }: { x: number }) => (
-  <path d={`M${x - 4} ${base} L${x} ${base + 9} L${x + 4} ${base} Z`} fill="#e8c88a" stroke={line} strokeWidth="1.3" />
-);
+const Point = ({ x }: { x: number }) => <path d={`M${x - 4} ${base} L${x} ${base + 9} L${x + 4} ${base} Z`} fill="#e8c88a" stroke={line} strokeWidth="1.3" />;
 
 function Plate({ x, kind, h }: { x: number; kind: string; h: number }) {
-  if (kind === 'spines')
-    return <path d={`M${x} ${base} l1.5 ${h * 0.9} l1.5 -${h * 0.9}`} fill="none" stroke={line} strokeWidth="1.1" />;
+  if (kind === 'spines') return <path d={`M${x} ${base} l1.5 ${h * 0.9} l1.5 -${h * 0.9}`} fill="none" stroke={line} strokeWidth="1.1" />;
   const tall = kind === 'short' ? h * 0.6 : h * 1.25;
   return (
     <g stroke={line} strokeWidth="1.1" fill="none">
@@ -101,11 +98,7 @@ function Rods({ kind }: { kind?: string }) {
   return (
     <g fill="#7a5a26" stroke="none">
       {[124, 96, 196, 224].map((x) => (
-        <path
-          key={x}
-          d={`M${x - 1.5} ${base} L${x - 3} ${base - tall} a3 3 0 0 1 6 0 L${x + 1.5} ${base} Z`}
-          opacity=".8"
-        />
+        <path key={x} d={`M${x - 1.5} ${base} L${x - 3} ${base - tall} a3 3 0 0 1 6 0 L${x + 1.5} ${base} Z`} opacity=".8" />
       ))}
     </g>
   );
@@ -130,13 +123,7 @@ export function HindEnd({ form: f }: { form: HindEndForm }) {
         strokeWidth="2"
       />
       {[44, 66, 88].map((y) => (
-        <path
-          key={y}
-          d={`M${40 + (y - 44) * 0.7} ${y} Q160 ${y + 10} ${280 - (y - 44) * 0.7} ${y}`}
-          fill="none"
-          stroke="#c9ae72"
-          strokeWidth="1.2"
-        />
+        <path key={y} d={`M${40 + (y - 44) * 0.7} ${y} Q160 ${y + 10} ${280 - (y - 44) * 0.7} ${y}`} fill="none" stroke="#c9ae72" strokeWidth="1.2" />
       ))}
       <Ducts rows={f.rows} kind={f.ducts} />
       <Rods kind={f.thickenings} />
@@ -173,8 +160,7 @@ export function HindEndLengths({ form: f, spot }: { form: HindEndForm; spot: str
   const hole = f.opening ?? 22;
   const bottom = base - (f.gap ?? 80);
   const opening = [mid + hole * 0.42 + 12, bottom - hole, bottom] as const;
-  const pair: readonly (readonly [number, number, number])[] =
-    spot === 'gap' ? [[mid, bottom, base], opening] : [opening, [mid + 34, base, base + L]];
+  const pair: readonly (readonly [number, number, number])[] = spot === 'gap' ? [[mid, bottom, base], opening] : [opening, [mid + 34, base, base + L]];
   return (
     <g stroke="var(--mari)" strokeWidth="2.4" fill="none">
       {pair.map(([x, from, to], i) => (

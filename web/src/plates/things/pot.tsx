@@ -1,120 +1,185 @@
 import { Body } from '../bodies';
-import { scatter } from '../random';
-import { has, line, type PartProps, type Sign, Signs } from './brush';
-import { wider } from './wider';
+import { add, blot, by3, by4, curve, lines, type P, type Rand, soft, xy } from '../kit/geo';
+import { seeded } from '../random';
+import { bark, has, inBox, type PartProps, type Sign, Signs, Smalls, Spots } from './brush';
 
-export const potWords: Record<string, Sign> = {
-  ...wider.pot,
-  crust: (s) =>
-    scatter(s, 34, 28, 146, 172, 176).map((p, i) => (
-      <circle key={i} cx={p.x} cy={p.y} r={3 + p.r * 4} fill="#f4f1e8" stroke="#bdb7a6" strokeWidth="1" />
-    )),
-  toadstools: () =>
-    [70, 126].map((x) => (
-      <g key={x}>
-        <path d={`M${x} 148 v-22`} stroke="#f2e3b0" strokeWidth="6" />
-        <path
-          d={`M${x - 16} 128 C${x - 14} 108 ${x + 14} 108 ${x + 16} 128 Z`}
-          fill="#e9cf4a"
-          {...line}
-          strokeWidth={1.6}
-        />
-      </g>
-    )),
-  slime: () => (
-    <path
-      d="M40 150 C52 126 76 146 92 136 C114 122 140 146 162 140 C156 162 56 166 40 150 Z"
-      fill="#e9d46a"
-      {...line}
-      strokeWidth={1.4}
-    />
+type K = { ground: (t: number) => P };
+const ground = (t: number): P => [40 + t * 120, 152 + Math.sin(t * 9) * 2];
+const onSoil = (R: Rand, n: number, y0 = -4, y1 = 12): P[] => Array.from({ length: n }, () => add(ground(R()), [0, y0 + R() * (y1 - y0)]));
+const seedling = (x: number, y: number, k = 1) => (
+  <g key={x} transform={`translate(${x} ${y}) scale(${k})`}>
+    <path d="M0 0V-26" stroke="var(--leaf-line)" strokeWidth="3.6" strokeLinecap="round" />
+    <path d="M0-26C-16-38-22-28-20-20C-10-16-4-20 0-26C4-20 10-16 20-20C22-28 16-38 0-26Z" fill="var(--leaf)" stroke="var(--leaf-line)" strokeWidth="1.2" />
+  </g>
+);
+
+export const potWords: Record<string, Sign<K>> = {
+  crust: (R) => (
+    <>
+      <path
+        d={Array.from({ length: 30 }, (_, i) => soft(blot([34 + i * 4.6, 140 + (i % 2) * 5], 4 + R() * 3, R, 0.5, 7))).join('')}
+        fill="#f8f5ec"
+        stroke="#b3ab98"
+        strokeWidth=".8"
+      />
+      <path
+        d={Array.from({ length: 12 }, (_, i) => soft(blot([46 + i * 10, 166 + R() * 60], 3 + R() * 4, R, 0.6, 7, 1, 1))).join('')}
+        fill="#f6f2e6"
+        opacity=".9"
+      />
+      <path
+        d={Array.from({ length: 9 }, (_, i) => soft(blot([40 + i * 15, 153 + R() * 5], 4 + R() * 3, R, 0.5, 7))).join('')}
+        fill="#fdfbf4"
+        stroke="#b3ab98"
+        strokeWidth=".7"
+      />
+    </>
   ),
+  toadstools: () => (
+    <>
+      {xy('66 1, 96 0.7, 134 1.15, 150 0.6').map(([x, k]) => (
+        <g key={x} transform={`translate(${x} 154) scale(${k})`}>
+          <path d="M-3.4 2C-2-10-3-20-2-30H3C3-20 3-8 4 2Z" fill="#f6e9b4" stroke="#8a6a1c" strokeWidth="1" />
+          <path d="M-19-28C-18-52 18-54 20-28Q0-20-19-28Z" fill="#f0d453" stroke="#8a6a1c" strokeWidth="1.2" />
+          <path d="M-14-27Q0-32 15-27M-8-28v4M-2-29v5M4-29v5M10-28v4" fill="none" stroke="#b38f2c" strokeWidth="1" />
+          <path d="M-9-38h0M-1-43h0M8-39h0M-3-34h0" stroke="#fbf3c4" strokeWidth="4" strokeLinecap="round" />
+        </g>
+      ))}
+    </>
+  ),
+  slime: (R) => {
+    const o: P[] = xy('34 156, 40 138, 56 146, 70 128, 88 142, 104 126, 120 144, 138 130, 152 146, 166 154, 150 164, 120 170, 96 162, 72 170, 48 164');
+    return (
+      <>
+        <path d={soft(o)} fill="#efdb5a" stroke="#a88a1c" strokeWidth="1.3" />
+        <path
+          d={[0, 1, 2, 3]
+            .map((i) =>
+              curve([
+                [46 + i * 26, 162],
+                [52 + i * 24, 150],
+                [60 + i * 25, 142],
+              ]),
+            )
+            .join('')}
+          fill="none"
+          stroke="#c9ab2c"
+          strokeWidth="3"
+          strokeLinecap="round"
+        />
+        <Spots at={inBox(R, 22, 48, 140, 150, 160)} r={2} c="#f9efae" />
+        <path d="M150 158C160 170 166 186 160 204C154 196 152 180 146 166Z" fill="#efdb5a" stroke="#a88a1c" strokeWidth="1.2" />
+      </>
+    );
+  },
   collapsed: () => (
-    <g fill="none" stroke="#7d9a5a" strokeWidth="4.4" strokeLinecap="round">
-      <path d="M66 146 C76 128 96 136 112 142 M118 148 C128 134 144 138 154 146 M84 150 C78 140 66 138 54 142" />
-      <path d="M66 146 l3 -4 M118 148 l3 -4 M84 150 l-3 -4" stroke="#3b2413" />
-    </g>
+    <>
+      {xy('56 1, 92 -1, 120 1').map(([x, s], i) => (
+        <g key={x} transform={`translate(${x} 153) scale(${s} 1)`}>
+          <path d="M0 2C0-6 3-9 8-10" fill="none" stroke="#4b2f18" strokeWidth="3.4" strokeLinecap="round" />
+          <path d={`M8-10C20-12 30-8 38-${i * 2}`} fill="none" stroke="#9db36a" strokeWidth="4" strokeLinecap="round" />
+          <path d="M38-2C46-14 54-8 54 0C48 4 42 4 38-2C42 8 40 12 34 12C32 6 34 0 38-2Z" fill="#a9b86a" stroke="var(--leaf-line)" strokeWidth="1.1" />
+        </g>
+      ))}
+      {seedling(146, 154, 0.9)}
+    </>
   ),
   'cut-seedling': () => (
-    <g>
-      <path d="M80 148 v-12 M122 148 v-10" stroke="#7d9a5a" strokeWidth="5" />
-      <path d="M84 140 C96 132 110 134 128 140" stroke="#7d9a5a" strokeWidth="5" fill="none" strokeLinecap="round" />
-      <path
-        d="M128 140 C140 132 150 136 156 144 C146 150 136 150 128 140 Z"
-        fill="var(--leaf)"
-        {...line}
-        strokeWidth={1.4}
-      />
-    </g>
+    <>
+      {[66, 128].map((x) => (
+        <g key={x}>
+          <path d={`M${x} 154V140l4-3`} stroke="var(--leaf-line)" strokeWidth="5" fill="none" />
+          <path d={`M${x} 154V141`} stroke="#a9c07a" strokeWidth="3.4" />
+          <g transform={`translate(${x + 8} 148) rotate(96)`}>{seedling(0, 0, 1)}</g>
+        </g>
+      ))}
+      {seedling(44, 154, 0.9)}
+    </>
   ),
   gnats: () => (
-    <g>
-      {[
-        [44, 120],
-        [72, 102],
-        [136, 112],
-        [158, 90],
-        [116, 132],
-        [54, 78],
-      ].map(([x, y]) => (
-        <g key={`${x}${y}`} transform={`translate(${x} ${y}) scale(.16) translate(-50 -50)`}>
+    <>
+      {by3('44 116 -30, 72 96 10, 136 108 40, 160 86 -10, 112 132 70, 54 72 20, 98 66 -50').map(([x, y, t]) => (
+        <g key={x} transform={`translate(${x} ${y}) rotate(${t}) scale(.2) translate(-50 -50)`}>
           <Body d={{ body: 'fly', colour: 'dark', feelers: 'long' }} />
         </g>
       ))}
-    </g>
+    </>
   ),
-  'green-skin': () => (
-    <g>
-      <ellipse cx="100" cy="149" rx="62" ry="8.4" fill="#6f8f3a" />
-      <path d="M46 150 q12 -6 24 0 t24 0 t24 0 t30 0" stroke="#9cbb5a" strokeWidth="2" fill="none" />
-    </g>
+  'green-skin': (R) => (
+    <>
+      <path d="M38 150Q100 138 162 150Q160 162 100 164Q42 162 38 150Z" fill="#4f8a34" stroke="#2c5a1a" strokeWidth="1.1" />
+      <path
+        d={inBox(R, 14, 50, 147, 150, 158)
+          .map((p) => soft(blot(p, 5, R, 0.4, 8, 1.6)))
+          .join('')}
+        fill="#7fb84e"
+        opacity=".8"
+      />
+      <path d="M60 150q10-4 20-3M110 149q12-3 24 0" stroke="#d6f0b0" strokeWidth="2" fill="none" />
+    </>
   ),
+  'white-mould': (R) => (
+    <>
+      <path
+        d={onSoil(R, 16, -4, 6)
+          .map((p) => soft(blot(p, 6 + R() * 5, R, 0.5, 9, 1.5)))
+          .join('')}
+        fill="#fff"
+        stroke="#b9bdb2"
+        strokeWidth=".7"
+      />
+      <path d={lines(onSoil(R, 60, -6, 4).map((p) => [p, add(p, [(R() - 0.5) * 10, -7])]))} stroke="#fff" strokeWidth="1.1" />
+      <path d={lines(onSoil(R, 26, -6, 4).map((p) => [p, add(p, [(R() - 0.5) * 10, -7])]))} stroke="#9aa094" strokeWidth=".5" />
+    </>
+  ),
+  waterlogged: () => <path d="M38 148Q100 136 162 148Q160 160 100 162Q42 160 38 148Z" fill="#8fb8cc" stroke="#4f7f95" strokeWidth="1.2" opacity=".9" />,
 };
 
-export function Pot({ d, seed, children }: PartProps) {
-  const seedlings = has(d, 'collapsed') || has(d, 'cut-seedling');
+/** A pot with its soil, and the plant's foot. */
+export function Pot(p: PartProps) {
+  const { d, seed, look, children, bare } = p;
+  const k: K = { ground };
+  if (bare) return <Signs d={d} seed={seed} words={potWords} k={k} />;
+  const sown = has(d, 'collapsed', 'cut-seedling');
   return (
     <g>
-      {!seedlings && (
+      {!sown && (
         <>
-          <path
-            d="M100 150 C98 110 102 70 100 26 M100 110 C80 100 70 84 64 66 M100 96 C120 86 132 70 138 50"
-            fill="none"
-            stroke="var(--leaf-line)"
-            strokeWidth="5"
-            strokeLinecap="round"
-          />
-          <path
-            d="M64 66 C44 64 38 46 40 34 C58 34 66 48 64 66 Z M138 50 C158 50 166 32 162 18 C144 18 136 34 138 50 Z M100 26 C88 18 88 4 98 -6 C110 2 112 16 100 26 Z"
-            fill="var(--leaf)"
-            {...line}
-            strokeWidth={1.6}
+          <path d="M98 152C96 128 94 116 92 100M102 152C106 130 112 118 118 104" fill="none" stroke="var(--leaf-line)" strokeWidth="4.4" />
+          <Smalls
+            leaf={look.leaf}
+            at={by4('92 104 -46 0.3, 96 128 62 0.28, 118 106 24 0.34').map(([x, y, turn, k]) => ({
+              x,
+              y,
+              turn,
+              k,
+              fill: d.soil === 'dry' ? '#c9bd7a' : undefined,
+            }))}
           />
         </>
       )}
-      <path d="M36 168 H164 L150 270 H50 Z" fill="#b8714c" {...line} />
-      <path d="M28 148 H172 V172 H28 Z" fill="#c98560" {...line} />
-      <ellipse cx="100" cy="149" rx="66" ry="10" fill="#5d4a38" {...line} />
-      {seedlings && <path d="M52 148 v-18 M150 148 v-16" stroke="#7d9a5a" strokeWidth="3.4" />}
-      {seedlings && (
+      <path d="M34 140H166L150 268Q100 276 50 268Z" fill="#c98d68" {...bark} />
+      <path d="M120 140H166L150 268Q134 272 118 273Z" fill="#7a4a30" opacity=".28" />
+      <path d="M28 134H172V156H28Z" fill="#d59d78" {...bark} />
+      <path d="M128 134H172V156H128Z" fill="#7a4a30" opacity=".22" />
+      <path d="M38 150Q100 138 162 150Q160 160 100 162Q42 160 38 150Z" fill={d.soil === 'dry' ? '#b08f68' : '#5f4630'} {...bark} />
+      {d.soil === 'dry' && <path d="M56 150l12 5l-4 5M96 146l6 8l-8 6M132 148l-6 7l10 4" fill="none" stroke="#4b3420" strokeWidth="1.4" />}
+      <path d="M44 178C48 214 52 240 56 258" fill="none" stroke="#fff" strokeWidth="3.4" strokeLinecap="round" opacity=".4" />
+      {d.grains === 'white' && (
         <path
-          d="M52 130 q-10 -2 -11 -10 q10 0 11 10 q1 -10 11 -10 q0 9 -11 10 M150 132 q-10 -2 -11 -10 q10 0 11 10 q1 -10 11 -10 q0 9 -11 10"
-          fill="var(--leaf)"
-          {...line}
-          strokeWidth={1.2}
+          d={Array.from({ length: 34 }, (_, i) => {
+            const R = seeded(i * 7 + 3);
+            return soft(blot([46 + ((i * 37) % 108), 147 + ((i * 11) % 12)], 2.4 + (i % 3), R, 0.5, 7));
+          }).join('')}
+          fill="#fdfdfa"
+          stroke="#a9a99c"
+          strokeWidth=".7"
         />
       )}
-      {d.grains === 'white' &&
-        scatter(seed, 26, 44, 142, 156, 156).map((p, i) => (
-          <path
-            key={i}
-            d={`M${p.x - 4} ${p.y} l3 -4 l5 1 l2 4 l-4 3 z`}
-            fill="#fff"
-            stroke="#9c9c92"
-            strokeWidth=".9"
-          />
-        ))}
-      <Signs d={d} seed={seed} words={potWords} />
+      {d.crust === 'rim' && !has(d, 'crust') && <path d="M28 136H172" stroke="#f8f5ec" strokeWidth="5" strokeDasharray="9 3" />}
+      <g transform={sown ? 'translate(100 156) scale(1.5 1.9) translate(-100 -156)' : undefined}>
+        <Signs d={d} seed={seed} words={potWords} k={k} />
+      </g>
       {children}
     </g>
   );

@@ -24,14 +24,7 @@ export function Slide({ form: f, width = 320 }: { form: SlideForm; width?: numbe
   const hole = f.opening_um * k;
   const holeY = base - gap - hole / 2;
   return (
-    <svg
-      viewBox="0 0 320 270"
-      width={width}
-      role="img"
-      aria-label={slideText(f)}
-      style={{ display: 'block', maxWidth: '100%' }}
-      data-slide
-    >
+    <svg viewBox="0 0 320 270" width={width} role="img" aria-label={slideText(f)} style={{ display: 'block', maxWidth: '100%' }} data-slide>
       <HindEnd
         form={{
           lobes: ['', 'one', 'two', 'three'][f.lobes],

@@ -10,11 +10,9 @@ function WholeScale({ shape }: { shape?: string }) {
     round: 'M160 20 C230 20 262 84 258 140 C254 200 206 240 160 250 C114 240 66 200 62 140 C58 84 90 20 160 20 Z',
     pear: 'M160 20 C236 20 250 88 236 132 C224 178 184 230 160 250 C136 230 96 178 84 132 C70 88 84 20 160 20 Z',
     long: 'M160 18 C184 20 196 56 206 110 C216 170 200 220 160 250 C120 220 104 170 114 110 C124 56 136 20 160 18 Z',
-    kidney:
-      'M160 24 C236 22 276 86 262 168 C256 226 214 236 192 206 L160 216 L128 206 C106 236 64 226 58 168 C44 86 84 22 160 24 Z',
+    kidney: 'M160 24 C236 22 276 86 262 168 C256 226 214 236 192 206 L160 216 L128 206 C106 236 64 226 58 168 C44 86 84 22 160 24 Z',
     swollen: 'M160 20 C244 20 256 100 214 122 C204 150 196 210 160 250 C124 210 116 150 106 122 C64 100 76 20 160 20 Z',
-    eared:
-      'M160 28 C188 28 206 40 214 54 C236 46 244 70 226 78 C232 140 204 214 160 250 C116 214 88 140 94 78 C76 70 84 46 106 54 C114 40 132 28 160 28 Z',
+    eared: 'M160 28 C188 28 206 40 214 54 C236 46 244 70 226 78 C232 140 204 214 160 250 C116 214 88 140 94 78 C76 70 84 46 106 54 C114 40 132 28 160 28 Z',
     thread: 'M160 12 C174 12 178 60 178 130 C178 200 172 240 160 254 C148 240 142 200 142 130 C142 60 146 12 160 12 Z',
   };
   return (
@@ -55,28 +53,11 @@ function Mealybug() {
       {Array.from({ length: 9 }, (_, i) => 50 + i * 22).map((y) =>
         [-1, 1].map((s) => {
           const x = 160 + s * 84 * Math.sqrt(Math.max(0.05, 1 - ((y - 138) / 112) ** 2));
-          return (
-            <path
-              key={`${y}${s}`}
-              d={`M${x} ${y} l${s * 9} -3 M${x} ${y} l${s * 9} 3`}
-              stroke={line}
-              strokeWidth="1.3"
-            />
-          );
+          return <path key={`${y}${s}`} d={`M${x} ${y} l${s * 9} -3 M${x} ${y} l${s * 9} 3`} stroke={line} strokeWidth="1.3" />;
         }),
       )}
-      <path
-        d="M138 40 q-26 -8 -30 -30 M182 40 q26 -8 30 -30"
-        fill="none"
-        stroke={line}
-        strokeWidth="3"
-        strokeDasharray="7 2"
-      />
-      <path
-        d="M104 96 l-30 -8 M216 96 l30 -8 M98 140 l-32 6 M222 140 l32 6 M110 184 l-24 24 M210 184 l24 24"
-        stroke={line}
-        strokeWidth="3"
-      />
+      <path d="M138 40 q-26 -8 -30 -30 M182 40 q26 -8 30 -30" fill="none" stroke={line} strokeWidth="3" strokeDasharray="7 2" />
+      <path d="M104 96 l-30 -8 M216 96 l30 -8 M98 140 l-32 6 M222 140 l32 6 M110 184 l-24 24 M210 184 l24 24" stroke={line} strokeWidth="3" />
       <circle cx="160" cy="164" r="9" fill="none" stroke={line} strokeWidth="1.6" />
       <path d="M150 236 h20 l-10 -18 Z" fill="#a9783a" stroke={line} strokeWidth="1.2" />
       <path d="M146 252 l-10 16 M174 252 l10 16" stroke={line} strokeWidth="1.4" />
@@ -101,10 +82,7 @@ function Thrips() {
       <path d="M194 138 C250 130 286 168 300 214 C262 206 214 190 196 162 Z" fill="#fbf6e6" />
       <path d="M204 146 C244 148 276 176 292 208" fill="none" strokeWidth="1.2" />
       <path
-        d={Array.from(
-          { length: 14 },
-          (_, i) => `M${214 + i * 6} ${188 + i * 2.2} l4 26 M${106 - i * 6} ${188 + i * 2.2} l-4 26`,
-        ).join(' ')}
+        d={Array.from({ length: 14 }, (_, i) => `M${214 + i * 6} ${188 + i * 2.2} l4 26 M${106 - i * 6} ${188 + i * 2.2} l-4 26`).join(' ')}
         fill="none"
         strokeWidth=".9"
       />
@@ -118,9 +96,7 @@ function Mite() {
   return (
     <g fill={body} stroke={line} strokeWidth="1.8">
       <ellipse cx="160" cy="140" rx="66" ry="88" />
-      {[96, 124, 152, 184].map((y) =>
-        [-1, 1].map((s) => <path key={`${y}${s}`} d={`M${160 + s * 26} ${y} l${s * 8} -18`} strokeWidth="1.3" />),
-      )}
+      {[96, 124, 152, 184].map((y) => [-1, 1].map((s) => <path key={`${y}${s}`} d={`M${160 + s * 26} ${y} l${s * 8} -18`} strokeWidth="1.3" />))}
       <path d="M112 84 L70 44 L44 50 M208 84 L250 44 L276 50" fill="none" strokeWidth="5" />
       <path d="M98 116 L48 108 M222 116 L272 108 M98 170 L44 190 M222 170 L276 190" fill="none" strokeWidth="5" />
       <path d="M110 204 L70 244 M210 204 L250 244" fill="none" strokeWidth="5" />
@@ -135,9 +111,7 @@ function Mite() {
 function Spores({ bearing }: { bearing?: string }) {
   const ball = (x: number, y: number, r = 9) => <circle key={`${x} ${y}`} cx={x} cy={y} r={r} />;
   const kinds: Record<string, React.ReactNode> = {
-    chains: [90, 160, 230].map((x) =>
-      [0, 1, 2, 3].map((i) => <ellipse key={`${x}${i}`} cx={x} cy={200 - i * 38} rx="12" ry="19" />),
-    ),
+    chains: [90, 160, 230].map((x) => [0, 1, 2, 3].map((i) => <ellipse key={`${x}${i}`} cx={x} cy={200 - i * 38} rx="12" ry="19" />)),
     trees: (
       <>
         <path
@@ -185,12 +159,7 @@ function Spores({ bearing }: { bearing?: string }) {
       <>
         <path d="M100 250 C40 170 120 110 150 100 C152 92 168 92 170 100 C200 110 280 170 220 250 Z" />
         {[0, 1, 2, 3, 4].map((i) => (
-          <path
-            key={i}
-            d={`M${150 + i * 5} 96 C${120 + i * 22} 60 ${130 + i * 16} 40 ${100 + i * 32} 18`}
-            fill="none"
-            strokeWidth="4"
-          />
+          <path key={i} d={`M${150 + i * 5} 96 C${120 + i * 22} 60 ${130 + i * 16} 40 ${100 + i * 32} 18`} fill="none" strokeWidth="4" />
         ))}
       </>
     ),
@@ -201,14 +170,7 @@ function Spores({ bearing }: { bearing?: string }) {
           <path key={x} d={`M${x} 196 L${x + 4} 96`} strokeWidth="4" />
         ))}
         {[104, 152, 172, 214].map((x, i) => (
-          <ellipse
-            key={x}
-            cx={x}
-            cy={140 - (i % 2) * 26}
-            rx="7"
-            ry="20"
-            transform={`rotate(${i * 12 - 18} ${x} 140)`}
-          />
+          <ellipse key={x} cx={x} cy={140 - (i % 2) * 26} rx="7" ry="20" transform={`rotate(${i * 12 - 18} ${x} 140)`} />
         ))}
       </>
     ),
@@ -314,17 +276,7 @@ export function Where({
       {armored && ['opening', 'gap'].includes(spot ?? '') ? (
         <HindEndLengths form={form} spot={spot ?? ''} />
       ) : (
-        ring && (
-          <ellipse
-            cx={ring[0]}
-            cy={ring[1]}
-            rx={ring[2]}
-            ry={ring[3]}
-            fill="none"
-            stroke="var(--mari)"
-            strokeWidth="4"
-          />
-        )
+        ring && <ellipse cx={ring[0]} cy={ring[1]} rx={ring[2]} ry={ring[3]} fill="none" stroke="var(--mari)" strokeWidth="4" />
       )}
     </svg>
   );
