@@ -9,7 +9,7 @@ SUDO := $(shell [ "$$(id -u)" = 0 ] || echo sudo)
 GOFILES := $(shell find cmd core herbarium internal web/embed.go -name '*.go' -o -name '*.yaml' -o -name '*.sql')
 WEBFILES := $(shell find web/src web/public web/scripts web/index.html web/vite.config.ts web/package-lock.json herbarium/causes -type f)
 
-.PHONY: demo test dev check shots bench attack build clean browser api test-page test-program test-journeys minutes axe
+.PHONY: demo test dev check shots plates-blind bench attack build clean browser api test-page test-program test-journeys minutes axe
 
 demo: build
 	./$(BIN) demo
@@ -70,6 +70,14 @@ check: $(PAGE)
 shots: browser $(PAGE)
 	BOTANIK_SHOTS=$(CURDIR)/docs/screenshots go test ./e2e -run 'TestShots' -count=1 -v
 
+# N plates at random without their names on one page, and the key apart: for somebody who does not know them.
+N ?= 30
+SEED ?= $(shell date +%s)
+plates-blind: browser $(WEB)
+	cd web && node scripts/sheet.mjs ../bin/plates-blind.html --blind $(N) --seed $(SEED) --width 230
+	chromium --headless --no-sandbox --disable-gpu --hide-scrollbars --window-size=1440,$$(( ($(N) + 5) / 6 * 264 + 20 )) --screenshot=bin/plates-blind.png file://$(CURDIR)/bin/plates-blind.html >/dev/null 2>&1
+	@echo "look at bin/plates-blind.png, write the names down, then open bin/plates-blind.key.txt"
+
 # The four cases of review/use.md worked through in the page, their actions counted.
 minutes: browser $(PAGE)
 	go test ./e2e -run 'TestFromBagToPage' -count=1 -v
@@ -90,6 +98,7 @@ trial:
 
 # One line each: bench NAME: measured R, goal G (ratios of one run).
 bench: $(PAGE)
+	@cd web && NODE_ENV=production node scripts/bench-plates.mjs 2>/dev/null
 	BOTANIK_BENCH=1 go test ./core/differential ./core/lifecycle ./core/remedy ./internal/store ./internal/desk -run 'TestBench' -count=1 -v | grep '^bench ' || exit 1
 
 clean:

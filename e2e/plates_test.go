@@ -24,7 +24,7 @@ func nothingLeavesItsFrame(t *testing.T, p *page) {
 		return [...svg.querySelectorAll('[data-organ] path, [data-organ] use, [data-habit] path, [data-habit] use, [data-lens], [data-bar]')].flatMap(e => {
 			const b = e.getBoundingClientRect();
 			const over = Math.max(f.left - b.left, b.right - f.right, f.top - b.top, b.bottom - f.bottom);
-			return over > 3 && !e.closest('defs, clipPath, [clip-path]') ? [svg.dataset.plate + ' ' + (e.closest('[data-habit]') ? 'habit' : e.tagName) + ' by ' + over.toFixed(1)] : [];
+			return over > 3 && !e.closest('defs, clipPath, mask, [clip-path], [mask]') ? [svg.dataset.plate + ' ' + (e.closest('[data-habit]') ? 'habit' : e.tagName) + ' by ' + over.toFixed(1)] : [];
 		});
 	})`, &out)
 	assert.Empty(t, out, "drawn beyond the frame")

@@ -55,7 +55,8 @@ const crowd = (mm: number, body: string): [number, number] => {
 };
 
 function Crowd({ d, part, seed, mm, body }: { body: string; d: Drawing; part: string; seed: number; mm: number }) {
-  if (!hasBody(d)) return null;
+  // Within the buds they are not seen.
+  if (!hasBody(d) || damageOf(d).includes('fat-buds')) return null;
   const [n, k] = crowd(mm, String(d.body));
   const look = lookOf(d);
   const hidden = damageOf(d).some((w) => ['froth', 'webbed-nest', 'rolled-leaf', 'blotch-mines'].includes(w));
@@ -115,7 +116,7 @@ function Inset({
   const life = (mm * cssPerMm * W) / width / (to - from);
   const room = alone ? 52 : 46;
   // At the size of a list there is no room for it.
-  const shown = width >= 230 && mm > 0 && life * (to - from) <= (alone ? 190 : 44);
+  const shown = width >= 230 && mm > 0 && life * (to - from) <= (alone ? 190 : 44) && life * 100 <= (alone ? 200 : 56);
   const at = (v: number) => y + (v - 50) * k;
   const barX = alone ? 252 : 331;
   return (
@@ -153,7 +154,7 @@ function Inset({
       )}
       {shown && (
         <g data-life={life.toFixed(4)}>
-          <g transform={alone ? `translate(290 ${room})` : 'translate(236 270)'}>
+          <g transform={alone ? `translate(290 ${room})` : 'translate(236 262)'}>
             <g transform={`scale(${life.toFixed(4)}) translate(-50 -50)`}>
               <use href={`#${body}`} />
             </g>
@@ -161,7 +162,7 @@ function Inset({
           </g>
           <text
             x={alone ? 290 : 236}
-            y={alone ? room + 18 + (life * (to - from)) / 2 : 293}
+            y={alone ? room + 18 + (life * (to - from)) / 2 : 296}
             fontSize={alone ? 12 : 11}
             fill="var(--quiet)"
             textAnchor="middle"

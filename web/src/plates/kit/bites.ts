@@ -38,11 +38,11 @@ function even(b: Blade, step: number): { p: P; n: P; u: number; v: number }[] {
 
 /** A hole as a mouth makes it: small arcs that overlap. */
 function nibbled(c: Ctx, p: P, r: number): P[][] {
-  const n = 5 + Math.floor(c.R() * 4);
+  const n = 5 + Math.floor(c.R() * 2);
   const out: P[][] = [blot(p, r * 0.72, c.R, 0.3, 9)];
   for (let i = 0; i < n; i++) {
     const a = (i / n) * 6.283 + c.R();
-    out.push(disc(add(p, [Math.cos(a) * r * 0.62, Math.sin(a) * r * 0.62]), r * (0.34 + 0.22 * c.R()), 11));
+    out.push(disc(add(p, [Math.cos(a) * r * 0.62, Math.sin(a) * r * 0.62]), r * (0.34 + 0.22 * c.R()), 9));
   }
   return out;
 }
@@ -53,7 +53,7 @@ export const biters: Record<string, Biter> = {
     at: (c) =>
       c.leaf.blades.flatMap((b) => {
         const many = c.leaf.blades.length;
-        if (many > 12 && c.R() < 0.4) return [];
+        if (many > 12 && c.R() < 0.62) return [];
         if (b.area < 160) return c.R() < 0.5 * c.amount ? [blot(b.at(0.9, 0), b.long * 0.3, c.R, 0.3)] : [];
         const bays = Math.max(1, Math.round((b.long > 120 ? 7 : b.long > 60 && many <= 12 ? 3 : 1) * c.amount));
         return Array.from({ length: bays }, () => {
@@ -74,7 +74,7 @@ export const biters: Record<string, Biter> = {
       }),
   },
   notches: {
-    spare: true,
+    spare: false,
     at: (c) =>
       c.leaf.blades.flatMap((b) =>
         even(b, b.long > 120 ? 17 : 15)
@@ -96,7 +96,7 @@ export const biters: Record<string, Biter> = {
       ),
   },
   'half-circles': {
-    spare: true,
+    spare: false,
     at: (c) =>
       c.leaf.blades.flatMap((b) => {
         const n = Math.max(1, Math.round((b.long > 120 ? 5 : 2) * c.amount));
@@ -108,7 +108,7 @@ export const biters: Record<string, Biter> = {
       }),
   },
   'shot-holes': {
-    spare: true,
+    spare: false,
     at: (c) =>
       pick(c, 34, { u: [0.08, 0.94] }).map((s) => blot(s.p, Math.min(s.b.wide / 6, 1.9 + s.r * 2.8), c.R, 0.18, 9)),
   },
@@ -120,9 +120,15 @@ export const biters: Record<string, Biter> = {
       ),
   },
   skeletonised: {
-    spare: true,
+    spare: false,
     at: (c) =>
-      fields(c, (f, i) => f.b.area > 300 && (Math.sin(i * 1.7 + c.seed) > -0.35 || f.cell.u > 0.5)).flatMap((f) => {
+      fields(
+        c,
+        (f, i) =>
+          f.b.area > 300 &&
+          (c.leaf.blades.length < 9 || c.leaf.blades.indexOf(f.b) % 3 === 0) &&
+          (Math.sin(i * 1.7 + c.seed) > -0.35 || f.cell.u > 0.5),
+      ).flatMap((f) => {
         const n = f.b.kind === 'hand' ? 2 : f.b.long > 120 ? 5 : f.b.area < 1500 ? 1 : 2;
         return Array.from({ length: n }, (_, k) =>
           piece(f, 0.05 + (0.88 * k) / n, 0.05 + (0.88 * (k + 0.84)) / n, 0.12, 0.88, 2),
@@ -175,6 +181,13 @@ const fine = (pts: readonly P[]): Poly => [
   pts.map(([x, y]): [number, number] => [Math.round(x * 50) / 50, Math.round(y * 50) / 50]),
 ];
 
+type Box = [number, number, number, number];
+const boxOf = (pts: readonly P[]): Box => {
+  const [xs, ys] = [pts.map((p) => p[0]), pts.map((p) => p[1])];
+  return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+};
+const meet = (a: Box, b: Box) => a[0] <= b[2] && b[0] <= a[2] && a[1] <= b[3] && b[1] <= a[3];
+
 export type Cut = {
   /** What is left, as one path. */
   path: string;
@@ -206,21 +219,29 @@ export function cutLeaf(
     if (e.spare) spared.push(...shapes);
   }
   const left0: P[][] = [];
+  const boxes = bites.map(boxOf);
+  const gone = eaters.some((w) => w.name === 'bare-fern');
   for (const b of leaf.blades) {
     let rest: Poly[] = [fine(b.outline)];
-    const near = bites.filter((s) => s.some((p) => inside(b.outline, p)) || b.outline.some((p) => inside(s, p)));
+    const mine = boxOf(b.outline);
+    const near = bites.filter(
+      (s, i) =>
+        meet(mine, boxes[i] as Box) && (s.some((p) => inside(b.outline, p)) || b.outline.some((p) => inside(s, p))),
+    );
+    if (gone && near.some((q) => q.length === b.outline.length)) continue;
     if (near.length) {
       try {
-        const eaten = polygonClipping.union(fine(near[0] as P[]), ...near.slice(1).map(fine));
-        rest = polygonClipping.difference([fine(b.outline)] as Poly[], eaten) as Poly[];
-        if (spared.length && !eaters.some((w) => w.name === 'bare-fern')) {
-          const ribs = b.ribs.map((r, i) => taper(r.slice(0, -1), i ? 2 : 3, 1));
-          if (b.area > 300)
-            rest = polygonClipping.union(
-              rest as never,
-              polygonClipping.intersection(fine(b.outline) as never, ribs.map(fine) as never),
-            ) as Poly[];
-        }
+        // One sweep takes away the union of them all.
+        rest = polygonClipping.difference([fine(b.outline)] as Poly[], ...near.map(fine)) as Poly[];
+        // A rib that was bitten into is given back.
+        const ribs = b.ribs
+          .filter((r) => spared.some((q) => r.some((p) => inside(q, p))))
+          .map((r, n) => fine(taper(r.slice(0, -1), n ? 2 : 3, 1)));
+        if (ribs.length && !gone && b.area > 300 && leaf.blades.length <= 14)
+          rest = polygonClipping.union(
+            rest as never,
+            polygonClipping.intersection(fine(b.outline) as never, ribs as never),
+          ) as Poly[];
       } catch {
         // Two edges that nearly touch can confuse the clipper: the leaf is then left as it is there.
         rest = [fine(b.outline)];

@@ -57,6 +57,15 @@ export type BladeSpec = {
 
 type To = (p: P) => P;
 
+/** What is reckoned when first asked for, and then kept. */
+function once<T>(f: () => T): () => T {
+  let made: { value: T } | undefined;
+  return () => {
+    made ??= { value: f() };
+    return made.value;
+  };
+}
+
 const tips = {
   round: [2, 0.5],
   blunt: [2, 0.68],
@@ -170,42 +179,50 @@ export function feather(s: BladeSpec, to: To = (p) => p, turn = 0): Blade {
     }
   }
 
-  const sides: P[][] = [];
-  const cells: Cell[] = [];
-  for (const side of [-1, 1]) {
-    const starts = Array.from(
-      { length: veins },
-      (_, k) => 0.03 + (0.9 * (k + 0.55 + (side > 0 ? 0.28 : 0) + (R() - 0.5) * 0.16)) / (veins + 0.45),
-    );
-    const way = (t: number) => (a: number) => Math.min(0.995, t + rise * (1 - t * 0.62) * a ** 1.45);
-    const ways = starts.map(way);
-    const steps = L < 60 ? 2 : L < 110 ? 3 : 6;
-    for (const f of ways)
-      sides.push(
-        Array.from({ length: steps + 1 }, (_, i) =>
-          // A large tooth has its vein: it runs on into it.
-          i === steps && h > 3.5 && margin !== 'spiny'
-            ? to(raw(f(1), side, h * 0.5))
-            : at(f(i / steps), side * (i / steps)),
-        ),
+  // Made when first asked for: a leaf that is only measured needs its outline alone.
+  const veined = once(() => {
+    const sides: P[][] = [];
+    const cells: Cell[] = [];
+    for (const side of [-1, 1]) {
+      const starts = Array.from(
+        { length: veins },
+        (_, k) => 0.03 + (0.9 * (k + 0.55 + (side > 0 ? 0.28 : 0) + (R() - 0.5) * 0.16)) / (veins + 0.45),
       );
-    const all = [
-      (a: number) => 0.0 + 0.02 * a,
-      ...ways,
-      (a: number) => lerp(starts[veins - 1] ?? 0.9, 1, 0.6) + 0.1 * a,
-    ];
-    for (let k = 0; k + 1 < all.length; k++) {
-      const [lo, hi] = [all[k] as (a: number) => number, all[k + 1] as (a: number) => number];
-      cells.push({ at: (a, b) => at(lerp(lo(a), hi(a), b), side * a), u: (lo(0.5) + hi(0.5)) / 2, side });
+      const way = (t: number) => (a: number) => Math.min(0.995, t + rise * (1 - t * 0.62) * a ** 1.45);
+      const ways = starts.map(way);
+      const steps = L < 60 ? 2 : L < 110 ? 3 : 6;
+      for (const f of ways)
+        sides.push(
+          Array.from({ length: steps + 1 }, (_, i) =>
+            // A large tooth has its vein: it runs on into it.
+            i === steps && h > 3.5 && margin !== 'spiny'
+              ? to(raw(f(1), side, h * 0.5))
+              : at(f(i / steps), side * (i / steps)),
+          ),
+        );
+      const all = [
+        (a: number) => 0.0 + 0.02 * a,
+        ...ways,
+        (a: number) => lerp(starts[veins - 1] ?? 0.9, 1, 0.6) + 0.1 * a,
+      ];
+      for (let k = 0; k + 1 < all.length; k++) {
+        const [lo, hi] = [all[k] as (a: number) => number, all[k + 1] as (a: number) => number];
+        cells.push({ at: (a, b) => at(lerp(lo(a), hi(a), b), side * a), u: (lo(0.5) + hi(0.5)) / 2, side });
+      }
     }
-  }
+    return { sides, cells };
+  });
   const rib = Array.from({ length: 13 }, (_, i) => at(i / 12, 0));
   return {
     outline,
     uv,
     ribs: [rib],
-    sides,
-    cells,
+    get sides() {
+      return veined().sides;
+    },
+    get cells() {
+      return veined().cells;
+    },
     at,
     inner: (i, d) => {
       const [u, v] = uv[i] as P;
@@ -285,29 +302,32 @@ export function hand(s: HandSpec, to: To = (p) => p): Blade {
   outline.push(to([0, -6]));
   uv.push([0, 1]);
 
-  const sides: P[][] = [];
-  const cells: Cell[] = [];
-  const starts = [0.2, 0.42, 0.63, 0.8];
-  ribs.forEach(([deg], i) => {
-    for (const side of [-1, 1]) {
-      const next = ribs[i + side];
-      const gap = Math.abs((next ? next[0] : side * reach) - deg) / (next ? 2 : 1.15);
-      const way =
-        (k: number) =>
-        (a: number): P => {
-          const t = starts[k] ?? 1;
-          return polar(deg + side * gap * (1 - t) * 0.96 * a, Math.min(1, lerp(t, 1, a ** 1.15)));
-        };
-      const ways = starts.map((_, k) => way(k));
-      ways.forEach((f) => {
-        sides.push(Array.from({ length: 5 }, (_, j) => to(f(j / 4))));
-      });
-      const all = [(a: number): P => polar(deg + side * gap * clamp(a * 3), a), ...ways, (): P => polar(deg, 1)];
-      for (let k = 0; k + 1 < all.length; k++) {
-        const [lo, hi] = [all[k] as (a: number) => P, all[k + 1] as (a: number) => P];
-        cells.push({ at: (a, b) => to(mix(lo(a), hi(a), b)), u: 0.15 + 0.2 * k, side });
+  const veined = once(() => {
+    const sides: P[][] = [];
+    const cells: Cell[] = [];
+    const starts = [0.2, 0.42, 0.63, 0.8];
+    ribs.forEach(([deg], i) => {
+      for (const side of [-1, 1]) {
+        const next = ribs[i + side];
+        const gap = Math.abs((next ? next[0] : side * reach) - deg) / (next ? 2 : 1.15);
+        const way =
+          (k: number) =>
+          (a: number): P => {
+            const t = starts[k] ?? 1;
+            return polar(deg + side * gap * (1 - t) * 0.96 * a, Math.min(1, lerp(t, 1, a ** 1.15)));
+          };
+        const ways = starts.map((_, k) => way(k));
+        ways.forEach((f) => {
+          sides.push(Array.from({ length: 5 }, (_, j) => to(f(j / 4))));
+        });
+        const all = [(a: number): P => polar(deg + side * gap * clamp(a * 3), a), ...ways, (): P => polar(deg, 1)];
+        for (let k = 0; k + 1 < all.length; k++) {
+          const [lo, hi] = [all[k] as (a: number) => P, all[k + 1] as (a: number) => P];
+          cells.push({ at: (a, b) => to(mix(lo(a), hi(a), b)), u: 0.15 + 0.2 * k, side });
+        }
       }
-    }
+    });
+    return { sides, cells };
   });
   return {
     outline,
@@ -317,8 +337,12 @@ export function hand(s: HandSpec, to: To = (p) => p): Blade {
       .map(([deg]) =>
         Array.from({ length: 6 }, (_, i) => to(polar(deg + Math.sin((i / 5) * 3) * 1.5, (i / 5) * 0.985))),
       ),
-    sides,
-    cells,
+    get sides() {
+      return veined().sides;
+    },
+    get cells() {
+      return veined().cells;
+    },
     at,
     inner: (i, d) => {
       const [, v] = uv[i] as P;

@@ -400,12 +400,25 @@ export const fungi: Record<string, Mark> = {
       </>
     );
   },
-  tips: (c) => (
-    <>
-      <Fill d={poly(zone(c, (v) => 0.72 + 0.06 * Math.cos(v * 4)))} c={c.leaf.as === 'needles' ? '#9a6a34' : '#6f6a5a'} o={0.85} />
-      <Ink d={lines(zone(c, (v) => 0.72 + 0.06 * Math.cos(v * 4)).map((z) => z.slice(0, 9)))} c="#4a3a1e" w={1.1} />
-    </>
-  ),
+  tips: (c) => {
+    // On a conifer the new shoot dies whole: its needles brown and short, resin on them.
+    if (c.leaf.as === 'needles' || c.leaf.as === 'spray') {
+      const young = c.leaf.blades.filter((b) => b.at(0.1, 0)[1] < 140);
+      return (
+        <>
+          <Fill d={poly(young.map((b) => b.outline))} c="#a5682c" e="#5f3712" w={0.7} />
+          <Dots at={young.filter((_, i) => i % 5 === 0).map((b) => b.at(0.2, 0))} r={1.8} c="#f0d9a0" />
+        </>
+      );
+    }
+    const f = (v: number) => 0.72 + 0.06 * Math.cos(v * 4);
+    return (
+      <>
+        <Fill d={poly(zone(c, f))} c="#6f6a5a" o={0.85} />
+        <Ink d={lines(zone(c, f).map((z) => z.slice(0, 9)))} c="#4a3a1e" w={1.1} />
+      </>
+    );
+  },
   twisted: () => null,
   'tar-blotches': (c) => {
     const at = pick(c, 9);

@@ -1,6 +1,6 @@
 import { useId } from 'react';
 import { Body } from '../bodies';
-import { add, blot, by3, by4, curve, lines, mix, type P, placed, type Rand, ring, soft } from '../kit/geo';
+import { add, blot, by3, by4, curve, lines, mix, type P, placed, type Rand, ring, soft, xy } from '../kit/geo';
 import { has, type PartProps, pen, type Sign, Signs, Smalls, Spots } from './brush';
 
 /** A flower seen from the front: petals as rings about its middle. */

@@ -177,7 +177,7 @@ export const plantWords: Record<string, Sign<K>> = {
         fill="none"
       />
       {[74, 84, 94, 104, 114, 124].map((x, i) => (
-        <path key={x} d={soft(blot([x, 2 - (i % 2) * 5], 8, () => 0.5, 0.3, 8))} fill="#d9a4c4" {...bark} />
+        <path key={x} d={soft(blot([x, 9 - (i % 2) * 5], 8, () => 0.5, 0.3, 8))} fill="#d9a4c4" {...bark} />
       ))}
       <Smalls leaf={k.look.leaf} at={by3('80 60 -60, 120 70 60, 84 100 -56, 116 112 58').map(([x, y, t]) => ({ x, y, turn: t, k: 0.13 }))} />
     </>

@@ -7,6 +7,23 @@ import { holes, lumps, over } from './stemshapes';
 /** What a stem can show: rots and wilts, and what grows on it, sits on it, bores into it or bites it. */
 export const stemWords: Record<string, Sign<Stem>> = {
   ...rots,
+  // Buds as round as they are long, beside the slim ones they should be.
+  'fat-buds': (R, k) => (
+    <>
+      {[0.86, 0.7, 0.54, 0.36, 0.2].map((t, i) => {
+        const s = i % 2 ? 1 : -1;
+        const p = add(k.on(t, s * 1.1), [s * 11, -3]);
+        const r = i === 3 ? 6 : 15;
+        return (
+          <g key={t} transform={`translate(${p[0].toFixed(1)} ${p[1].toFixed(1)}) rotate(${s * (i === 3 ? 24 : 40)})`}>
+            <path d={soft(i === 3 ? xy('0 10, -4 2, -3 -8, 0 -15, 3 -8, 4 2') : blot([0, 0], r, R, 0.12, 10))} fill="#a9b56a" {...bark} />
+            {i !== 3 && <path d="M-10 6C-6-8-2-12 0-15C2-12 6-8 10 6M-4 12C-3 0-1-6 0-14C1-6 3 0 4 12" fill="none" stroke="var(--bark-line)" strokeWidth="1" />}
+            {i !== 3 && <path d="M-9-3q2-6 6-8" stroke="#fff" strokeWidth="2" fill="none" opacity=".7" strokeLinecap="round" />}
+          </g>
+        );
+      })}
+    </>
+  ),
   'crown-gall': (R, k) => lumps(R, [k.on(0.12, -0.8), k.on(0.16, 1.2), k.on(0.07, 0.6), k.on(0.2, 0.1)], 21, '#a98a64'),
   'bark-galls': (R, k) =>
     lumps(
