@@ -58,7 +58,8 @@ func TestLookingWithTheMouseIsClickingWhereItIs(t *testing.T) {
 	p.says(`[data-here] li:first-child`, "edge")
 	p.typed("notched")
 	p.click(`[data-choice="margin=notched"]`)
-	require.Eventually(t, func() bool { var n int
+	require.Eventually(t, func() bool {
+		var n int
 		p.eval(`Number(document.querySelector('[data-sample] [data-bites]')?.dataset.bites ?? 0)`, &n)
 		return n > 5
 	}, patience, 100*time.Millisecond, "the bites are cut out of the leaf")
