@@ -179,6 +179,7 @@ func TestAGroupVerdictIsTreated(t *testing.T) {
 	p.click(`[data-do=act]`)
 	p.see(`.offer.on`)
 	p.click(`[data-do=keep-remedy]`)
+	p.see(`.paper`) // it goes on by itself once it is kept
 	p.step("story")
 	p.read("settled to the group: armored scales")
 }

@@ -20,7 +20,7 @@ mkdirSync(out, { recursive: true });
 let n = 0;
 for (const file of readdirSync(causes).filter((f) => f.endsWith('.yaml')))
   for (const c of yaml.load(readFileSync(causes + file, 'utf8'))) {
-    const svg = renderToStaticMarkup(createElement(Plate, { id: c.id, d: c.drawing ?? {}, name: c.name, size: c.size_mm }));
+    const svg = renderToStaticMarkup(createElement(Plate, { id: c.id, d: c.drawing ?? {}, name: c.name, size: c.size_mm, width: 170 }));
     writeFileSync(`${out}${c.id}.svg.gz`, gzipSync(plain(svg).replace('<svg ', '<svg xmlns="http://www.w3.org/2000/svg" '), { level: 9 }));
     n++;
   }

@@ -122,7 +122,8 @@ export function MixStep({ view }: { view: View }) {
           type="submit"
           variant="contained"
           className="primary"
-          disabled={!blend.data || !!blend.error || change.isPending || asked}
+          // Not before the days are known: a press between the two would be lost.
+          disabled={!blend.data || !!blend.error || change.isPending || asked || plan.isLoading}
           data-do="keep-mix"
         >
           {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>

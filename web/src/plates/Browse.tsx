@@ -8,6 +8,7 @@ import { api, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { Near } from '../ui/Near';
 import { hasBody } from './bodies';
 import { Mark } from './Mark';
 import { partOf } from './things';
@@ -178,7 +179,9 @@ export function Browse() {
         {list.map((c) => (
           <div key={c.id} className={picked.includes(c.id) ? 'sheet picked' : 'sheet'}>
             <Link to={`/plates/${c.id}`} data-plate-link={c.id}>
-              <Mark drawing={c.drawing} size={84} />
+              <Near width={84} height={84}>
+                <Mark drawing={c.drawing} size={84} />
+              </Near>
               <span>
                 {c.name}
                 <small>{c.kind}</small>

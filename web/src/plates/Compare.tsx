@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router';
 import { api, type S, take } from '../api/client';
 import { Trouble } from '../ui/bits';
 import { SplitTable, TwoOrThree, useSplit } from './Apart';
-import { lit } from './lit';
+import { alike, lit } from './lit';
 import { Plate, SlidePlate } from './Plate';
 
 /** Two or three plates side by side: what they share is faded, only the differences are lit. */
@@ -57,6 +57,14 @@ export function Compare() {
               </section>
             ))}
           </div>
+          {pairs
+            .filter((x) => alike(x.a.drawing, x.b.drawing))
+            .map((x) => (
+              <div key={x.a.id + x.b.id} className="notice" data-alike>
+                {x.a.name} and {x.b.name} are drawn alike but for the plant: a drawing does not tell them, what stands
+                below does.
+              </div>
+            ))}
           {pairs.some((x) => x.say) && (
             <div className="sheet pad">
               <h2>The look that tells</h2>

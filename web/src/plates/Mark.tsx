@@ -1,9 +1,10 @@
+import { memo } from 'react';
 import { Body, type Drawing, hasBody } from './bodies';
 import { hash } from './random';
 import { Part, partOf } from './things';
 
-/** The drawing at the size of a list: the animal where there is one, else the part with its damage. */
-export function Mark({ drawing: d, size = 36 }: { drawing: Drawing; size?: number }) {
+/** The drawing at the size of a list: the animal where there is one, else the part with its damage. Drawn once for a drawing, however often the list round it changes. */
+export const Mark = memo(function Mark({ drawing: d, size = 36 }: { drawing: Drawing; size?: number }) {
   if (hasBody(d))
     return (
       <svg width={size} height={size} viewBox="-4 -8 108 122" aria-hidden="true">
@@ -16,4 +17,4 @@ export function Mark({ drawing: d, size = 36 }: { drawing: Drawing; size?: numbe
       <Part part={partOf(d)} d={d} seed={hash(String(d.subject) + String(d.damage))} />
     </svg>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { useId } from 'react';
+import { memo, useId } from 'react';
 import { Body, type Drawing, extent, hasBody } from './bodies';
 import { Habit, type Tint } from './habit/Habit';
 import { cuts } from './kit/bites';
@@ -232,7 +232,7 @@ function Second({
  * and whoever did it enlarged beside a bar as long as its body and itself at life size; else the other face, an early
  * sign or a sound one.
  */
-export function Plate({
+export const Plate = memo(function Plate({
   id,
   d,
   name,
@@ -352,7 +352,7 @@ export function Plate({
       )}
     </svg>
   );
-}
+});
 
 /** The plate of a scale that is settled on a slide: the hind end at stated lengths, below the drawing. */
 export function SlidePlate({ d, width }: { d: Drawing; width?: number }) {

@@ -111,23 +111,45 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
     };
   });
   const title = part === 'leaf' ? (under ? 'Underside' : 'Upper side') : (titles[part] ?? '');
-  const crowd = (
-    <>
-      {animals.map((s, k) => {
-        const a = { ...s.animals, ...(s.animals?.body === 'mite' ? extra : {}) } as Drawing;
-        const box: [number, number, number, number] =
-          where === 'stem' ? [84, 24, 116, 250] : where === 'root' ? [56, 120, 144, 240] : [48, 56, 152, 226];
-        const big = ['caterpillar', 'sawfly-larva', 'grub-c', 'ladybird-larva'].includes(String(a.body)) ? 0.42 : 0.23;
-        return scatter(seed + k * 17, s.n ?? 4, ...box).map((p, i) => (
-          <g
-            key={`${k}${i}`}
-            transform={`translate(${p.x} ${p.y}) rotate(${p.r * 360}) scale(${big}) translate(-50 -50)`}
-          >
-            <Body d={a} />
-          </g>
-        ));
-      })}
-    </>
+  // The drawing is the dear part: it changes when what was recorded does, not with every key.
+  const crowd = useMemo(
+    () => (
+      <>
+        {animals.map((s, k) => {
+          const a = { ...s.animals, ...(s.animals?.body === 'mite' ? extra : {}) } as Drawing;
+          const box: [number, number, number, number] =
+            where === 'stem' ? [84, 24, 116, 250] : where === 'root' ? [56, 120, 144, 240] : [48, 56, 152, 226];
+          const big = ['caterpillar', 'sawfly-larva', 'grub-c', 'ladybird-larva'].includes(String(a.body))
+            ? 0.42
+            : 0.23;
+          return scatter(seed + k * 17, s.n ?? 4, ...box).map((p, i) => (
+            <g
+              key={`${k}${i}`}
+              transform={`translate(${p.x} ${p.y}) rotate(${p.r * 360}) scale(${big}) translate(-50 -50)`}
+            >
+              <Body d={a} />
+            </g>
+          ));
+        })}
+      </>
+    ),
+    [animals, extra, where, seed],
+  );
+  const drawn = useMemo(
+    () =>
+      part === 'leaf' || part === 'shoot' ? (
+        <SignedLeaf
+          spec={look.spec}
+          under={under && part === 'leaf'}
+          signs={found.flatMap((s) => (s.layers ?? []).map((name) => ({ name, amount: s.amount ?? 1 })))}
+          seed={seed}
+        >
+          {crowd}
+        </SignedLeaf>
+      ) : part === 'asked' ? null : (
+        <Part part={part} d={add} seed={seed} look={look} />
+      ),
+    [part, under, look, found, seed, crowd, add],
   );
   const said = [
     seen.length ? `seen: ${seen.map((x) => state(x)?.said || x.f.short).join(', ')}` : 'nothing recorded here yet',
@@ -190,18 +212,7 @@ export function Sample({ view, part, under, onFlip, next, onGo, onPlace }: Props
             onPlace(spot, zoneOf(part, spot, look.leaf));
           }}
         >
-          {part === 'leaf' || part === 'shoot' ? (
-            <SignedLeaf
-              spec={look.spec}
-              under={under && part === 'leaf'}
-              signs={found.flatMap((s) => (s.layers ?? []).map((name) => ({ name, amount: s.amount ?? 1 })))}
-              seed={seed}
-            >
-              {crowd}
-            </SignedLeaf>
-          ) : (
-            <Part part={part} d={add} seed={seed} look={look} />
-          )}
+          {drawn}
           {['stem', 'root'].includes(part) && crowd}
           {labels.map((lab) => (
             <g key={lab.id}>

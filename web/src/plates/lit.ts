@@ -31,3 +31,14 @@ export function lit(list: Drawing[]): Light[] {
   const part = !same(partKeys);
   return list.map((d) => ({ words: new Set(words(d).filter((w) => !shared.has(w))), body, part }));
 }
+
+/** Whether two causes are drawn alike but for the plant they are drawn on: then no drawing tells them apart. */
+export const alike = (a: Drawing, b: Drawing) => {
+  const told = (d: Drawing) =>
+    JSON.stringify(
+      Object.entries(d)
+        .filter(([k]) => k !== 'plant' && k !== 'leaf')
+        .sort(),
+    );
+  return told(a) === told(b);
+};

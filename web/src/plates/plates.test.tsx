@@ -8,6 +8,7 @@ import { bodies, type Drawing, extent, hasBody } from './bodies';
 import { cutLeaf } from './kit/bites';
 import { area, inside, off, type P } from './kit/geo';
 import { type Leaf, leafOf } from './kit/leaf';
+import { alike } from './lit';
 import { leafSigns, leafUnder } from './marks';
 import { Plate, SlidePlate } from './Plate';
 import { plantOf, drawn as plants } from './plants/plants';
@@ -441,6 +442,23 @@ describe('the plates of the herbarium', () => {
         if (c.id < l.cause && named.has(l.cause) && plain(plate(c)) === plain(plate(named.get(l.cause) as Cause)))
           same.push(`${c.id} = ${l.cause}`);
     expect(same).toEqual([]);
+  });
+  it('that no drawing tells apart stand on other plants, and are few', () => {
+    const pairs = causes.flatMap((c) =>
+      (c.look_alikes ?? []).flatMap((l) => {
+        const o = named.get(l.cause);
+        return o && c.id < o.id && alike(c.drawing, o.drawing) ? [[c, o] as const] : [];
+      }),
+    );
+    for (const [a, b] of pairs) expect(a.drawing.plant, `${a.id} and ${b.id}`).not.toBe(b.drawing.plant);
+    expect(pairs.length).toBeLessThan(9);
+    expect(
+      alike(
+        { subject: 'leaf', plant: 'rose', damage: ['powder'] },
+        { subject: 'leaf', plant: 'grape', damage: ['powder'] },
+      ),
+    ).toBe(true);
+    expect(alike({ subject: 'leaf', damage: ['powder'] }, { subject: 'leaf', damage: ['powder', 'tips'] })).toBe(false);
   });
   it('differ from one another altogether', () => {
     const seen = new Map<string, string>();

@@ -1,3 +1,5 @@
+import { feather } from './kit/blade';
+import { lerp, placed } from './kit/geo';
 import { hash, seeded } from './random';
 
 /** Shares of leaf area, in per cent, that are drawn to be matched with. */
@@ -8,9 +10,20 @@ const wide = 100;
 const tall = 140;
 const top = 4;
 const foot = 136;
+/** A blade of the kit that is the same on both sides, so that its area can be reckoned. */
+export const blade = feather(
+  { long: foot - top, wide: 88, widest: 0.44, tip: 'sharp', base: 'round', veins: 6, bend: 0, skew: 0 },
+  placed(wide / 2, foot),
+);
+const step = 0.25;
+const halves = Array.from({ length: (foot - top) / step + 1 }, (_, i) =>
+  Math.abs(blade.at(1 - (i * step) / (foot - top), 1)[0] - wide / 2),
+);
 export function halfWidth(y: number): number {
-  const v = (y - top) / (foot - top);
-  return v <= 0 || v >= 1 ? 0 : 45 * Math.sin(Math.PI * v ** 1.25) ** 0.8;
+  const v = (y - top) / step;
+  if (v <= 0 || v >= halves.length - 1) return 0;
+  const i = Math.floor(v);
+  return lerp(halves[i] ?? 0, halves[i + 1] ?? 0, v - i);
 }
 
 /** The outline as a path. */

@@ -1,16 +1,9 @@
 import { useId } from 'react';
-import { ring, taper } from '../../plates/kit/geo';
-import { halfWidth, outline, shares, sick } from '../../plates/severity';
+import { lines, rings, taper } from '../../plates/kit/geo';
+import { blade, outline, shares, sick } from '../../plates/severity';
 
-const veins = Array.from({ length: 6 }, (_, i) => {
-  const y = 116 - i * 17;
-  return [-1, 1]
-    .map(
-      (s) =>
-        `M50 ${y + (s > 0 ? 5 : 0)}Q${50 + s * halfWidth(y - 8) * 0.6} ${y - 5} ${50 + s * halfWidth(y - 16)} ${y - 16}`,
-    )
-    .join('');
-}).join('');
+const veins = lines(blade.sides);
+const rib = rings(blade.ribs.map((r) => taper(r, 3, 0.8)));
 
 /** A drawn leaf with so many per cent of its area sick; the line round the sick part is drawn within it, so that the area stays true. */
 export function SickLeaf({ share, width = 56, seed = 'a' }: { share: number; width?: number; seed?: string }) {
@@ -29,20 +22,7 @@ export function SickLeaf({ share, width = 56, seed = 'a' }: { share: number; wid
       <g clipPath={`url(#${id}l)`}>
         <path d="M50 0H100V140H50Z" fill="var(--leaf-shade)" opacity=".17" />
         <path d={veins} fill="none" stroke="var(--vein)" strokeWidth="1.2" />
-        <path
-          d={ring(
-            taper(
-              [
-                [50, 138],
-                [50, 70],
-                [50, 8],
-              ],
-              3,
-              0.8,
-            ),
-          )}
-          fill="var(--vein)"
-        />
+        <path d={rib} fill="var(--vein)" />
         <path d={d} fill="#8a5a30" fillRule="evenodd" />
         <g clipPath={`url(#${id}s)`}>
           <path d={d} fill="none" stroke="#4d2c12" strokeWidth="2" />

@@ -1,4 +1,4 @@
-import { by6, curve, type Drawing, dots, feelers, Hull, ink, legs, mirror, type P, type Profile, pen, soft, tone, xy } from './pen';
+import { by6, curve, type Drawing, dots, feelers, Hull, ink, legs, mirror, type P, type Profile, pen, side, soft, tone, xy } from './pen';
 
 export const drawBeetle = (d: Drawing) => {
   const s = String(d.shape ?? (d.marks === 'cross' ? 'long' : 'oval'));
@@ -39,20 +39,7 @@ export const drawBeetle = (d: Drawing) => {
         s === 'flea' ? 3 : 3.8,
         d.colour === 'brown' ? '#7a5430' : '#231f1d',
       )}
-      {s === 'flea' &&
-        mirror((q) => (
-          <path
-            d={soft([
-              [50 + q * 16, 62],
-              [50 + q * 33, 66],
-              [50 + q * 36, 78],
-              [50 + q * 26, 84],
-            ])}
-            fill={elytra}
-            {...pen}
-            strokeWidth="1"
-          />
-        ))}
+      {s === 'flea' && mirror((q) => <path d={soft(side(q, '16 62, 33 66, 36 78, 26 84'))} fill={elytra} {...pen} strokeWidth="1" />)}
       {metal && (
         <path
           d={dots(xy('20 52, 19 60, 20 68, 23 76, 27 83, 80 52, 81 60, 80 68, 77 76, 73 83, 44 92, 56 92'))}

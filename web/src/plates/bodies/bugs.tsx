@@ -1,4 +1,4 @@
-import { by6, type Drawing, dots, feelers, Hull, ink, legs, lines, mirror, type P, type Profile, pen, soft, tone, xy } from './pen';
+import { by6, type Drawing, dots, feelers, Hull, ink, legs, lines, mirror, type P, type Profile, pen, side, soft, tone, xy } from './pen';
 
 export const drawBug = (d: Drawing) => {
   const s = String(d.shape ?? '');
@@ -16,21 +16,7 @@ export const drawBug = (d: Drawing) => {
   return (
     <>
       {legs(by6('12 32 28 24 36 12, 16 46 35 48 45 60, 15 60 30 72 36 96'), 3.2, leg)}
-      {s === 'leaf-foot' &&
-        mirror((q) => (
-          <path
-            d={soft([
-              [50 + q * 29, 72],
-              [50 + q * 40, 78],
-              [50 + q * 41, 92],
-              [50 + q * 35, 96],
-              [50 + q * 30, 88],
-            ])}
-            fill={leg}
-            {...pen}
-            strokeWidth="1"
-          />
-        ))}
+      {s === 'leaf-foot' && mirror((q) => <path d={soft(side(q, '29 72, 40 78, 41 92, 35 96, 30 88'))} fill={leg} {...pen} strokeWidth="1" />)}
       <Hull p={p} fill={tone(d)} />
       <path d={s === 'shield' ? 'M20 34Q50 40 80 34' : `M${50 - 17} 35Q50 40 ${50 + 17} 35`} fill="none" {...pen} strokeWidth="1" />
       <path d={s === 'shield' ? 'M36 37L50 62L64 37Z' : 'M41 37L50 52L59 37Z'} fill={`color-mix(in srgb, ${tone(d)} 80%, #fff)`} {...pen} strokeWidth="1" />
@@ -119,16 +105,7 @@ export const drawLace = (d: Drawing) => {
             stroke="#4a3a2a"
             strokeWidth=".8"
           />
-          <path
-            d={soft([
-              [50 + s * 12, 44],
-              [50 + s * 31, 50],
-              [50 + s * 31, 58],
-              [50 + s * 14, 56],
-            ])}
-            fill="#4a3324"
-            opacity=".75"
-          />
+          <path d={soft(side(s, '12 44, 31 50, 31 58, 14 56'))} fill="#4a3324" opacity=".75" />
         </>
       ))}
       <path d={soft(xy('50 8, 60 14, 64 26, 58 34, 42 34, 36 26, 40 14'))} fill="#e9e2c4" {...pen} />

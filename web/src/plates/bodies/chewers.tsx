@@ -19,6 +19,7 @@ import {
   type Profile,
   pen,
   ring,
+  side,
   soft,
   taper,
   tone,
@@ -41,64 +42,12 @@ const drawFly = (d: Drawing) => {
       {!hover && <path d={bandsAt(abdomen, [48, 56, 64, 72, 80], 1)} fill="none" stroke={ink} strokeWidth=".8" />}
       {mirror((s) => (
         <>
-          <path
-            d={soft([
-              [50 + s * 6, 32],
-              [50 + s * 22, 32],
-              [50 + s * 40, 50],
-              [50 + s * 42, 68],
-              [50 + s * 32, 72],
-              [50 + s * 16, 56],
-            ])}
-            fill="#eef4f5"
-            fillOpacity=".72"
-            stroke="#4a5052"
-            strokeWidth="1"
-          />
-          <path
-            d={
-              curve([
-                [50 + s * 8, 34],
-                [50 + s * 26, 46],
-                [50 + s * 40, 66],
-              ]) +
-              curve([
-                [50 + s * 12, 40],
-                [50 + s * 24, 56],
-                [50 + s * 33, 70],
-              ])
-            }
-            fill="none"
-            stroke="#6a7072"
-            strokeWidth=".9"
-          />
+          <path d={soft(side(s, '6 32, 22 32, 40 50, 42 68, 32 72, 16 56'))} fill="#eef4f5" fillOpacity=".72" stroke="#4a5052" strokeWidth="1" />
+          <path d={curve(side(s, '8 34, 26 46, 40 66')) + curve(side(s, '12 40, 24 56, 33 70'))} fill="none" stroke="#6a7072" strokeWidth=".9" />
           {d.marks === 'bands' && !hover && (
-            <path
-              d={dots([
-                [50 + s * 20, 42],
-                [50 + s * 30, 50],
-                [50 + s * 36, 60],
-                [50 + s * 24, 54],
-                [50 + s * 32, 66],
-              ])}
-              stroke="#fff"
-              strokeWidth="5.4"
-              strokeLinecap="round"
-            />
+            <path d={dots(side(s, '20 42, 30 50, 36 60, 24 54, 32 66'))} stroke="#fff" strokeWidth="5.4" strokeLinecap="round" />
           )}
-          {d.marks === 'bands' && !hover && (
-            <path
-              d={soft([
-                [50 + s * 12, 36],
-                [50 + s * 24, 36],
-                [50 + s * 40, 56],
-                [50 + s * 36, 68],
-                [50 + s * 22, 56],
-              ])}
-              fill="#4a4640"
-              opacity=".34"
-            />
-          )}
+          {d.marks === 'bands' && !hover && <path d={soft(side(s, '12 36, 24 36, 40 56, 36 68, 22 56'))} fill="#4a4640" opacity=".34" />}
         </>
       ))}
       <Hull p={xy('20 8, 26 13, 34 13, 41 9')} fill={hover ? '#5a5230' : `color-mix(in srgb, ${tone(d)} 84%, #000)`} />
@@ -166,23 +115,7 @@ const drawEarwig = (d: Drawing) => (
     <Hull p={xy('42 8, 52 10, 64 11, 74 10, 80 8')} fill="#7a4a24" />
     <path d={bandsAt(xy('42 8, 52 10, 64 11, 74 10, 80 8'), [48, 54, 60, 66, 72], 1)} fill="none" stroke={ink} strokeWidth="1" />
     {mirror((s) => (
-      <path
-        d={ring(
-          taper(
-            [
-              [50 + s * 5, 79],
-              [50 + s * 12, 86],
-              [50 + s * 10, 95],
-              [50 + s * 2, 100],
-            ],
-            4.4,
-            1.4,
-          ),
-        )}
-        fill="#b5742c"
-        {...pen}
-        strokeWidth="1"
-      />
+      <path d={ring(taper(side(s, '5 79, 12 86, 10 95, 2 100'), 4.4, 1.4))} fill="#b5742c" {...pen} strokeWidth="1" />
     ))}
     <Hull p={xy('21 6, 26 8, 32 8, 44 9, 45 7')} fill={tone(d)} />
     <path d="M42 33H58M50 33V45" {...pen} strokeWidth="1" />

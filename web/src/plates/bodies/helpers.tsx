@@ -15,6 +15,7 @@ import {
   type Profile,
   pen,
   ring,
+  side,
   soft,
   taper,
   tone,
@@ -170,23 +171,7 @@ const drawLaceLarva = (d: Drawing) => {
     <>
       {legs(by6('9 32 24 24 34 14, 11 40 30 42 40 52, 13 50 28 62 34 80'), 2.8, '#8a6a44')}
       {mirror((s) => (
-        <path
-          d={ring(
-            taper(
-              [
-                [50 + s * 4, 15],
-                [50 + s * 13, 6],
-                [50 + s * 11, -6],
-                [50 + s * 3, -12],
-              ],
-              4,
-              1.4,
-            ),
-          )}
-          fill="#6b4520"
-          {...pen}
-          strokeWidth="1"
-        />
+        <path d={ring(taper(side(s, '4 15, 13 6, 11 -6, 3 -12'), 4, 1.4))} fill="#6b4520" {...pen} strokeWidth="1" />
       ))}
       <path
         d={lines(
@@ -314,36 +299,8 @@ const drawBee = (d: Drawing) => (
     <path d={bandsAt(xy('48 13, 54 18, 66 19, 80 14, 91 4'), [60, 68, 76], 2, 0.9)} fill="none" stroke="#f0dca6" strokeWidth="1.8" />
     {mirror((s) => (
       <>
-        <path
-          d={soft([
-            [50 + s * 8, 36],
-            [50 + s * 26, 34],
-            [50 + s * 43, 50],
-            [50 + s * 40, 66],
-            [50 + s * 24, 60],
-          ])}
-          fill="#eef4f5"
-          fillOpacity=".76"
-          stroke="#4a5052"
-          strokeWidth="1"
-        />
-        <path
-          d={
-            curve([
-              [50 + s * 10, 38],
-              [50 + s * 28, 46],
-              [50 + s * 40, 60],
-            ]) +
-            curve([
-              [50 + s * 20, 42],
-              [50 + s * 26, 56],
-              [50 + s * 34, 62],
-            ])
-          }
-          fill="none"
-          stroke="#6a7072"
-          strokeWidth=".8"
-        />
+        <path d={soft(side(s, '8 36, 26 34, 43 50, 40 66, 24 60'))} fill="#eef4f5" fillOpacity=".76" stroke="#4a5052" strokeWidth="1" />
+        <path d={curve(side(s, '10 38, 28 46, 40 60')) + curve(side(s, '20 42, 26 56, 34 62'))} fill="none" stroke="#6a7072" strokeWidth=".8" />
       </>
     ))}
     <Hull p={xy('26 9, 32 15, 42 16, 50 12')} fill="#9a6a38" light={0.2} />

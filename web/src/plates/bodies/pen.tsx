@@ -119,6 +119,8 @@ export const bandsAt = (p: Profile, ys: readonly number[], bow = 3, k = 0.94): s
     })
     .join('');
 
+/** Points told by how far they lie from the middle, on one side of it. */
+export const side = (s: 1 | -1, text: string): P[] => xy(text).map(([x, y]): P => [50 + s * x, y]);
 export const mirror = (f: (s: 1 | -1) => ReactNode) => (
   <>
     <g>{f(1)}</g>

@@ -1,5 +1,25 @@
 import { drawBug, drawLace } from './bugs';
-import { by3, by6, curve, type Drawing, dots, feelers, Hull, ink, legs, lines, mirror, type P, type Plan, type Profile, pen, soft, tone, xy } from './pen';
+import {
+  by3,
+  by6,
+  curve,
+  type Drawing,
+  dots,
+  feelers,
+  Hull,
+  ink,
+  legs,
+  lines,
+  mirror,
+  type P,
+  type Plan,
+  type Profile,
+  pen,
+  side,
+  soft,
+  tone,
+  xy,
+} from './pen';
 import { drawAphid, drawMite, drawThrips } from './tiny';
 
 const drawHopper = (d: Drawing) => {
@@ -119,36 +139,11 @@ const drawWhitefly = (d: Drawing) => {
       )}
       <Hull p={xy('12 5, 18 8, 24 8, 32 9, 44 9, 58 7, 68 3')} fill="#e9d176" />
       {mirror((s) => {
-        const w: P[] = roof
-          ? [
-              [50 + s * 1, 26],
-              [50 + s * 15, 30],
-              [50 + s * 22, 54],
-              [50 + s * 20, 82],
-              [50 + s * 9, 94],
-              [50 + s * 1, 88],
-            ]
-          : [
-              [50 + s * 2, 26],
-              [50 + s * 20, 30],
-              [50 + s * 33, 54],
-              [50 + s * 31, 80],
-              [50 + s * 18, 93],
-              [50 + s * 3, 78],
-            ];
+        const w: P[] = roof ? side(s, '1 26, 15 30, 22 54, 20 82, 9 94, 1 88') : side(s, '2 26, 20 30, 33 54, 31 80, 18 93, 3 78');
         return (
           <>
             <path d={soft(w)} fill={d.colour === 'yellow' ? '#fbfaf2' : '#ffffff'} stroke="#5f645c" strokeWidth="1.2" />
-            <path
-              d={curve([
-                [50 + s * 5, 32],
-                [50 + s * 15, 54],
-                [50 + s * 17, 84],
-              ])}
-              fill="none"
-              stroke="#b4bab0"
-              strokeWidth="1"
-            />
+            <path d={curve(side(s, '5 32, 15 54, 17 84'))} fill="none" stroke="#b4bab0" strokeWidth="1" />
             {s > 0 && (
               <path
                 d={soft(
@@ -196,50 +191,9 @@ const drawPsyllid = (d: Drawing) => (
     <path d="M38 28Q50 33 62 28M39 38Q50 43 61 38M41 50Q50 54 59 50" fill="none" stroke={ink} strokeWidth=".9" />
     {mirror((s) => (
       <>
-        <path
-          d={soft([
-            [50 + s * 6, 34],
-            [50 + s * 22, 42],
-            [50 + s * 26, 66],
-            [50 + s * 20, 92],
-            [50 + s * 8, 84],
-            [50 + s * 3, 56],
-          ])}
-          fill="#eef3ee"
-          fillOpacity=".72"
-          stroke="#5a5f52"
-          strokeWidth="1.2"
-        />
-        <path
-          d={
-            curve([
-              [50 + s * 7, 38],
-              [50 + s * 15, 58],
-              [50 + s * 19, 88],
-            ]) +
-            curve([
-              [50 + s * 12, 50],
-              [50 + s * 22, 60],
-              [50 + s * 23, 80],
-            ])
-          }
-          fill="none"
-          stroke="#7d7460"
-          strokeWidth="1.1"
-        />
-        {d.colour === 'brown' && (
-          <path
-            d={dots([
-              [50 + s * 16, 76],
-              [50 + s * 20, 66],
-              [50 + s * 12, 64],
-            ])}
-            stroke="#6b4a2a"
-            strokeWidth="4"
-            strokeLinecap="round"
-            opacity=".8"
-          />
-        )}
+        <path d={soft(side(s, '6 34, 22 42, 26 66, 20 92, 8 84, 3 56'))} fill="#eef3ee" fillOpacity=".72" stroke="#5a5f52" strokeWidth="1.2" />
+        <path d={curve(side(s, '7 38, 15 58, 19 88')) + curve(side(s, '12 50, 22 60, 23 80'))} fill="none" stroke="#7d7460" strokeWidth="1.1" />
+        {d.colour === 'brown' && <path d={dots(side(s, '16 76, 20 66, 12 64'))} stroke="#6b4a2a" strokeWidth="4" strokeLinecap="round" opacity=".8" />}
       </>
     ))}
     <path

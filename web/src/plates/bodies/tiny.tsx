@@ -1,4 +1,24 @@
-import { bandsAt, by6, curve, type Drawing, dots, feelers, Hull, ink, legs, lines, mirror, type P, type Profile, ring, soft, taper, tone, xy } from './pen';
+import {
+  bandsAt,
+  by6,
+  curve,
+  type Drawing,
+  dots,
+  feelers,
+  Hull,
+  ink,
+  legs,
+  lines,
+  mirror,
+  type P,
+  type Profile,
+  ring,
+  side,
+  soft,
+  taper,
+  tone,
+  xy,
+} from './pen';
 
 export const drawMite = (d: Drawing) => {
   const pear = d.shape === 'pear';
@@ -127,23 +147,7 @@ const fringe = (s: 1 | -1, banded: boolean) => (
       stroke={ink}
       strokeWidth=".7"
     />
-    <path
-      d={ring(
-        taper(
-          [
-            [50 + s * 5, 40],
-            [50 + s * 12, 56],
-            [50 + s * 12, 78],
-            [50 + s * 6, 94],
-          ],
-          4.6,
-          2,
-        ),
-      )}
-      fill={banded ? '#f4efe2' : '#e7e2c9'}
-      stroke={ink}
-      strokeWidth=".9"
-    />
+    <path d={ring(taper(side(s, '5 40, 12 56, 12 78, 6 94'), 4.6, 2))} fill={banded ? '#f4efe2' : '#e7e2c9'} stroke={ink} strokeWidth=".9" />
     {banded && (
       <path
         d={
@@ -196,6 +200,17 @@ export const drawThrips = (d: Drawing) => {
     </>
   );
 };
+
+/** Curls of wax out of the back of a woolly aphid. */
+const curls = Array.from({ length: 26 }, (_, i) => {
+  const a = (i / 26) * 6.28;
+  const r = 24 + (i % 3) * 7;
+  return curve([
+    [50 + Math.cos(a) * 14, 64 + Math.sin(a) * 16],
+    [50 + Math.cos(a + 0.3) * r, 64 + Math.sin(a + 0.3) * r],
+    [50 + Math.cos(a + 0.9) * (r + 8), 64 + Math.sin(a + 0.9) * (r + 6)],
+  ]);
+}).join('');
 
 export const drawAphid = (d: Drawing) => {
   const p: Profile = xy('22 5, 27 9, 33 11, 42 17, 56 23, 68 24, 80 18, 88 8, 91 3');
@@ -255,30 +270,8 @@ export const drawAphid = (d: Drawing) => {
       )}
       {wool && (
         <>
-          <path
-            d={Array.from({ length: 26 }, (_, i) => {
-              const a = (i / 26) * 6.28;
-              const r = 24 + (i % 3) * 7;
-              const c: P = [50 + Math.cos(a) * 14, 64 + Math.sin(a) * 16];
-              return curve([c, [50 + Math.cos(a + 0.3) * r, 64 + Math.sin(a + 0.3) * r], [50 + Math.cos(a + 0.9) * (r + 8), 64 + Math.sin(a + 0.9) * (r + 6)]]);
-            }).join('')}
-            fill="none"
-            stroke="#b7bcb2"
-            strokeWidth="4.6"
-            strokeLinecap="round"
-          />
-          <path
-            d={Array.from({ length: 26 }, (_, i) => {
-              const a = (i / 26) * 6.28;
-              const r = 24 + (i % 3) * 7;
-              const c: P = [50 + Math.cos(a) * 14, 64 + Math.sin(a) * 16];
-              return curve([c, [50 + Math.cos(a + 0.3) * r, 64 + Math.sin(a + 0.3) * r], [50 + Math.cos(a + 0.9) * (r + 8), 64 + Math.sin(a + 0.9) * (r + 6)]]);
-            }).join('')}
-            fill="none"
-            stroke="#fff"
-            strokeWidth="3.2"
-            strokeLinecap="round"
-          />
+          <path d={curls} fill="none" stroke="#b7bcb2" strokeWidth="4.6" strokeLinecap="round" />
+          <path d={curls} fill="none" stroke="#fff" strokeWidth="3.2" strokeLinecap="round" />
         </>
       )}
     </>

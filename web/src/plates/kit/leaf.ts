@@ -1,5 +1,5 @@
 import { type Blade, type BladeSpec, feather, type HandSpec, hand, strap } from './blade';
-import { add, line, mix, type P, placed, taper } from './geo';
+import { add, line, mix, type P, placed, taper, xy } from './geo';
 
 /** How a plant's leaf is made. Lengths are in the box of 200 by 280 the leaf is drawn in. */
 export type LeafSpec = { tone?: 'blue' | 'dark' | 'grey' | 'red' | 'light' } & (
@@ -115,23 +115,8 @@ function build(s: LeafSpec): Omit<Leaf, 'path'> {
       return {
         as: s.as,
         stalks: [
-          stalk(
-            [
-              [105, 280],
-              [101, 240],
-              [100, 190],
-            ],
-            4.6,
-            3,
-          ),
-          stalk(
-            [
-              [100, 190],
-              [100, 168],
-            ],
-            2.6,
-            2.2,
-          ),
+          stalk(xy('105 280, 101 240, 100 190'), 4.6, 3),
+          stalk(xy('100 190, 100 168'), 2.6, 2.2),
           stalk(
             [
               [84, 196],
@@ -157,17 +142,7 @@ function build(s: LeafSpec): Omit<Leaf, 'path'> {
       const step = n >= 7 ? 42 : 50;
       return {
         as: s.as,
-        stalks: [
-          stalk(
-            [
-              [105, 280],
-              [101, 240],
-              [100, 190],
-            ],
-            4.6,
-            3.4,
-          ),
-        ],
+        stalks: [stalk(xy('105 280, 101 240, 100 190'), 4.6, 3.4)],
         blades: list.map((k) => {
           const f = 1 - 0.2 * Math.abs(k) ** 1.1 * (n >= 7 ? 0.75 : 1);
           const turn = k * step;

@@ -39,6 +39,15 @@ const stemOf = (p: PartProps): Stem => {
   return { kind, w, on: (t, x) => add(axis(t), [x * (w / 2) * (1.08 - 0.22 * t), x * 1.5]) };
 };
 
+/** Lenticels: short lines across the bark. */
+const pores = (k: Stem) =>
+  lines(
+    Array.from({ length: 26 }, (_, i) => {
+      const [t, x] = [0.06 + ((i * 0.41) % 0.9), ((i * 0.53) % 1.5) - 0.75];
+      return [k.on(t, x), k.on(t, x + 0.26)];
+    }),
+  );
+
 /** A piece of stem of the plant, with its leaves. */
 export function Stem(p: PartProps) {
   const { d, seed, look, children, bare } = p;
@@ -118,31 +127,10 @@ export function Stem(p: PartProps) {
         />
       )}
       {d.pores === 'rows' && (
-        <path
-          d={lines(
-            Array.from({ length: 26 }, (_, i) => {
-              const t = 0.06 + ((i * 0.41) % 0.9);
-              const x = ((i * 0.53) % 1.5) - 0.75;
-              return [k.on(t, x), k.on(t, x + 0.26)];
-            }),
-          )}
-          stroke="#f0e2c4"
-          strokeWidth="3.2"
-          strokeLinecap="round"
-        />
-      )}
-      {d.pores === 'rows' && (
-        <path
-          d={lines(
-            Array.from({ length: 26 }, (_, i) => {
-              const t = 0.06 + ((i * 0.41) % 0.9);
-              const x = ((i * 0.53) % 1.5) - 0.75;
-              return [k.on(t, x), k.on(t, x + 0.26)];
-            }),
-          )}
-          stroke="#7a5a3c"
-          strokeWidth=".8"
-        />
+        <>
+          <path d={pores(k)} stroke="#f0e2c4" strokeWidth="3.2" strokeLinecap="round" />
+          <path d={pores(k)} stroke="#7a5a3c" strokeWidth=".8" />
+        </>
       )}
       {has(d, 'black-shoot', 'crook') && (
         <path d={curve([k.on(0.5 * cutShort, 0), k.on(0.7 * cutShort, 0), k.on(cutShort, 0)])} fill="none" stroke="#221a13" strokeWidth={k.w * 0.86} />
