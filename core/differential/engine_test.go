@@ -335,8 +335,11 @@ func TestWhatALookIsSaidToDoIsWhatItDoes(t *testing.T) {
 			assert.InDelta(t, then.Unlisted.P, o.TopP, 1e-9)
 			return
 		}
-		assert.Equal(t, then.Leader, o.Top)
 		assert.InDelta(t, then.Candidates[0].P, o.TopP, 1e-9)
+		// Of two that lie equally near, either may be named.
+		if then.Candidates[0].P-then.Candidates[1].P > 1e-9 {
+			assert.Equal(t, then.Leader, o.Top)
+		}
 	})
 }
 
