@@ -111,6 +111,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		}, "remedy soap", "not a range"},
 		"no why":                       {func(p *parts) { p.a.Why = nil }, "cause a", "why it happens"},
 		"no drawing":                   {func(p *parts) { p.a.Drawing = nil }, "cause a", "no drawing"},
+		"drawn on no plant":            {func(p *parts) { p.a.Drawing = map[string]any{"plant": "rsoe"} }, "cause a", `"rsoe"`},
 		"no host":                      {func(p *parts) { p.a.Hosts = nil }, "cause a", "names no host"},
 		"a thirteenth month":           {func(p *parts) { p.a.Months = []int{13} }, "cause a", "1 to 12"},
 		"a sign of no finding":         {func(p *parts) { p.a.Confirms[0].Finding = "aura" }, "cause a", `"aura"`},

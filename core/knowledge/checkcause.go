@@ -27,6 +27,9 @@ func (k *checker) cause(c *Cause) {
 	if len(c.Drawing) == 0 {
 		k.say("has no drawing", "give the drawing characters")
 	}
+	if plant, ok := c.Drawing["plant"]; ok && !slices.ContainsFunc(k.b.Hosts, func(h *Host) bool { return h.ID == plant }) {
+		k.say(fmt.Sprintf("is drawn on %q, which is no plant of this book", plant), "name a host's id in drawing.plant, or leave it out where no plant is meant")
+	}
 	if len(c.Hosts) == 0 {
 		k.say("names no host", "give host ids, family:, group:, form: or any")
 	}

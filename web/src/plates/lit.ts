@@ -19,7 +19,8 @@ const bodyKeys = [
   'tubes',
   'head',
 ];
-const partKeys = ['subject', 'leaf', 'form', 'pores', 'grains', 'crust', 'posture', 'soil', 'roots'];
+// Which plant it is drawn on is no difference between two causes.
+const partKeys = ['subject', 'form', 'pores', 'grains', 'crust', 'posture', 'soil', 'roots'];
 const of = (d: Drawing, keys: string[]) => JSON.stringify(keys.map((k) => d[k] ?? null));
 const words = (d: Drawing) => (Array.isArray(d.damage) ? d.damage.map(String) : []);
 

@@ -5,12 +5,13 @@ import { Face } from '../kit/Face';
 import { type LeafSpec, leafOf } from '../kit/leaf';
 import { ctxOf } from '../kit/spread';
 import { care } from './care';
+import { chewed } from './chewed';
 import { fungi } from './fungi';
 import type { Mark } from './ink';
 import { over, sap } from './sap';
 
 /** Signs laid upon a leaf, by the herbarium's word. */
-export const marks: Record<string, Mark> = { ...sap, ...fungi, ...care };
+export const marks: Record<string, Mark> = { ...sap, ...chewed, ...fungi, ...care };
 
 /** Every word a leaf can be drawn with: laid upon it, cut out of it, or in how it grew or folded. */
 export const leafSigns = [...new Set([...Object.keys(marks), ...cuts, ...grows, ...folded])];
