@@ -15,6 +15,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/scope"
 	"botanik/core/sprayday"
+	"botanik/internal/bounded"
 
 	"github.com/goccy/go-yaml"
 )
@@ -42,7 +43,7 @@ var Embedded = sync.OnceValue(func() *knowledge.Base {
 // rules of the entries are for knowledge.Check.
 func Load(dir string) (*knowledge.Base, error) {
 	var e entries
-	if err := e.walk(ours, "herbarium/"); err != nil {
+	if err := e.walk(ours, "herbarium/", nil); err != nil {
 		return nil, err
 	}
 	if dir != "" {
@@ -50,14 +51,16 @@ func Load(dir string) (*knowledge.Base, error) {
 		if err != nil || !st.IsDir() {
 			return nil, fmt.Errorf("herbarium folder %q cannot be read; give a folder with causes/, findings/, hosts/ or remedies/ in it", dir)
 		}
-		if err := e.walk(os.DirFS(dir), strings.TrimSuffix(dir, "/")+"/"); err != nil {
+		if err := e.walk(os.DirFS(dir), strings.TrimSuffix(dir, "/")+"/", bounded.YAML); err != nil {
 			return nil, err
 		}
 	}
 	return knowledge.New(e.Entries), nil
 }
 
-func (e *entries) walk(fsys fs.FS, prefix string) error {
+// walk reads every sheet of a folder, each held to check first, where there is one: a sheet
+// that is not ours may hold what grows when it is read.
+func (e *entries) walk(fsys fs.FS, prefix string, check func([]byte) error) error {
 	var files []string
 	err := fs.WalkDir(fsys, ".", func(p string, d fs.DirEntry, err error) error {
 		if err != nil {
@@ -73,9 +76,17 @@ func (e *entries) walk(fsys fs.FS, prefix string) error {
 	}
 	sort.Strings(files)
 	for _, f := range files {
+		if info, err := fs.Stat(fsys, f); err == nil && info.Size() > maxFile {
+			return fmt.Errorf("%s%s: is larger than 4 MiB; split it", prefix, f)
+		}
 		data, err := fs.ReadFile(fsys, f)
 		if err != nil {
 			return err
+		}
+		if check != nil {
+			if err := check(data); err != nil {
+				return fmt.Errorf("%s%s: %w", prefix, f, err)
+			}
 		}
 		if err := e.read(f, prefix+f, data); err != nil {
 			return err

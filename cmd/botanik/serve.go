@@ -12,6 +12,7 @@ import (
 	"os"
 	"path/filepath"
 	"strings"
+	"sync"
 	"time"
 
 	"botanik/core/fault"
@@ -21,6 +22,7 @@ import (
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/gateway"
+	"botanik/internal/guard"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
 	"botanik/internal/simulated"
@@ -120,32 +122,40 @@ func serve(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options) er
 	if len(all) == 0 {
 		_, _ = fmt.Fprintln(cmd.ErrOrStderr(), "Nobody can sign in yet. Add someone: botanik user add LOGIN --name NAME --role coordinator")
 	}
-	return listen(cmd, ln, o, opts, "")
+	return listen(cmd, ln, o, opts, false, "")
 }
 
-func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, hello string) error {
-	opts.Camera = camera.New(simulated.NewScopeCamera(o.desk.Base().SlideKey), func(ctx context.Context) (string, error) {
+// listen opens the desk on its address. standIn lets what the house names no device for be
+// simulated: messages that nobody gets, a microscope that is none. Only the demo desk has it.
+func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, standIn bool, hello string) error {
+	o.desk.Log = opts.Log
+	torn, err := o.desk.ClearWork(cmd.Context())
+	if err != nil {
+		return err
+	}
+	for _, name := range torn {
+		opts.Log.Warn("an import was broken off; what had come in was taken out again", "name", name)
+	}
+	var scope http.Handler
+	if standIn {
+		scope = simulated.NewScopeCamera(o.desk.Base().SlideKey)
+	}
+	opts.Camera = camera.New(scope, func(ctx context.Context) (string, error) {
 		id, _, err := o.desk.House.Identity(ctx)
 		return id.ScopeCamera, err
 	})
 	s := httpapi.New(o.desk, o.people, opts)
 	ctx, stop := context.WithCancel(cmd.Context())
-	done := make(chan struct{})
-	go func() {
-		defer close(done)
-		watchWeather(ctx, o.desk, opts.Log)
-	}()
-	carried := make(chan struct{})
-	go func() {
-		defer close(carried)
-		carry(ctx, o.desk, opts.Log)
-	}()
-	copied := make(chan struct{})
-	go func() {
-		defer close(copied)
-		copyByTheClock(ctx, o.desk, opts.Log)
-	}()
-	defer func() { stop(); <-done; <-carried; <-copied; o.desk.StopJobs() }() // before the file is closed
+	var going sync.WaitGroup
+	for _, loop := range []func(){
+		func() { watchWeather(ctx, o.desk, opts.Log) },
+		func() { carry(ctx, o.desk, standIn, opts.Log) },
+		func() { copyByTheClock(ctx, o.desk, opts.Log) },
+		func() { sweep(ctx, o.desk, opts.Log) },
+	} {
+		going.Go(loop)
+	}
+	defer func() { stop(); going.Wait(); o.desk.StopJobs() }() // before the file is closed
 	_, _ = fmt.Fprintf(cmd.OutOrStdout(), "Botanik is open at http://%s\n%s", ln.Addr(), hello)
 	return s.Serve(cmd.Context(), ln)
 }
@@ -156,11 +166,13 @@ const turnEvery = 20 * time.Minute
 // watchWeather moves days whose weather turned, from the start and every so often.
 func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
 	for tick := time.NewTicker(turnEvery); ; {
-		if n, err := d.TurnOfWeather(ctx); err != nil && ctx.Err() == nil {
-			log.Error("days could not be held against the weather", "err", err)
-		} else if n > 0 {
-			log.Info("the weather moved days", "cases", n)
-		}
+		guard.Each(ctx, log, "days could not be held against the weather", func() error {
+			n, err := d.TurnOfWeather(ctx)
+			if n > 0 {
+				log.Info("the weather moved days", "cases", n)
+			}
+			return err
+		})
 		select {
 		case <-ctx.Done():
 			tick.Stop()
@@ -183,10 +195,29 @@ func copyByTheClock(ctx context.Context, d *desk.Service, log *slog.Logger) {
 			return
 		case <-tick.C:
 		}
-		if done, err := d.BackupIfDue(ctx); err != nil && ctx.Err() == nil {
-			log.Error("the desk's file could not be copied", "err", err)
-		} else if done {
-			log.Info("the desk's file was copied")
+		guard.Each(ctx, log, "the desk's file could not be copied", func() error {
+			done, err := d.BackupIfDue(ctx)
+			if done {
+				log.Info("the desk's file was copied")
+			}
+			return err
+		})
+	}
+}
+
+// sweepEvery is how often what is done with is swept out.
+const sweepEvery = 24 * time.Hour
+
+// sweep takes out what nobody needs any more, from the start and once a day.
+func sweep(ctx context.Context, d *desk.Service, log *slog.Logger) {
+	tick := time.NewTicker(sweepEvery)
+	defer tick.Stop()
+	for {
+		guard.Each(ctx, log, "what is done with could not be swept out", func() error { return d.Sweep(ctx) })
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
 		}
 	}
 }
@@ -194,18 +225,24 @@ func copyByTheClock(ctx context.Context, d *desk.Service, log *slog.Logger) {
 // carryEvery is how often the outbox is looked through.
 const carryEvery = 10 * time.Second
 
-// carry hands messages to the gateway the house names, or to the simulated one.
-func carry(ctx context.Context, d *desk.Service, log *slog.Logger) {
-	by := gateway.New(simulated.NewGateway(), func(ctx context.Context) (string, error) {
+// carry hands messages to the gateway the house names; where it names none, to the stand-in,
+// or nowhere.
+func carry(ctx context.Context, d *desk.Service, standIn bool, log *slog.Logger) {
+	var by http.Handler
+	if standIn {
+		by = simulated.NewGateway()
+	}
+	carrier := gateway.New(by, func(ctx context.Context) (string, error) {
 		id, _, err := d.House.Identity(ctx)
 		return id.Gateway, err
 	})
 	tick := time.NewTicker(carryEvery)
 	defer tick.Stop()
 	for {
-		if _, err := d.WorkOutbox(ctx, by); err != nil && ctx.Err() == nil {
-			log.Error("the outbox could not be worked through", "err", err)
-		}
+		guard.Each(ctx, log, "the outbox could not be worked through", func() error {
+			_, err := d.WorkOutbox(ctx, carrier)
+			return err
+		})
 		select {
 		case <-ctx.Done():
 			return
@@ -303,7 +340,7 @@ func demoCmd(base loadBase) *cobra.Command {
 			err = demo.Fill(ctx, o.desk, o.people, time.Now())
 		}
 		if err == nil {
-			err = listen(cmd, ln, o, opts, demo.SignIns())
+			err = listen(cmd, ln, o, opts, true, demo.SignIns())
 		}
 		return errors.Join(err, o.close())
 	}}

@@ -161,7 +161,7 @@ func Steps(f Facts) []Step {
 // late. What is closed rests until it is opened again.
 func MayChange(f Facts, kind string) error {
 	switch {
-	case f.Closed && kind != "reopen" && kind != "close" && kind != "merge": // whose it is may be put right at any time
+	case f.Closed && kind != "reopen" && kind != "close" && kind != "merge" && kind != "forget": // whose it is may be put right at any time
 		return fault.New("", "the case is closed", "open it again first")
 	case f.HandedOver && (kind == "act" || kind == "remedy" || kind == "mix" || kind == "days"):
 		return fault.New("", "this round is handed over", "start the next round on the Story step, or change the verdict")

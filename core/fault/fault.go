@@ -112,6 +112,11 @@ func Rename(err error, f func(Fault) Fault) error {
 	return out
 }
 
+// Under puts a name before the fields of an error's faults; other errors pass as they are.
+func Under(field string, err error) error {
+	return Rename(err, func(f Fault) Fault { return f.under(field) })
+}
+
 // Is reports whether err was made here: bad input rather than a broken program.
 func Is(err error) bool {
 	var l List

@@ -22,3 +22,14 @@ func Times(n int) string {
 	}
 	return fmt.Sprintf("%d times", n)
 }
+
+// Count says how many of something: "no cases", "1 case", "12 cases". The plural is one by s.
+func Count(n int, of string) string {
+	switch n {
+	case 0:
+		return "no " + of + "s"
+	case 1:
+		return "1 " + of
+	}
+	return fmt.Sprintf("%d %ss", n, of)
+}

@@ -149,16 +149,17 @@ func offer(g *gateInput) Offer {
 	for _, gate := range gates {
 		o.Reasons = append(o.Reasons, gate(g)...)
 	}
-	until := ""
+	until, unknown := "", false
 	for _, r := range o.Reasons {
 		if severity[r.Status] > severity[o.Status] {
 			o.Status = r.Status
 		}
-		if r.Status == NotNow && r.Until > until {
-			until = r.Until
+		if r.Status == NotNow {
+			until, unknown = max(until, r.Until), unknown || r.Until == ""
 		}
 	}
-	if o.Status == NotNow {
+	// Where one of the waits has no known end nobody can promise a day.
+	if o.Status == NotNow && !unknown {
 		o.Until = until
 	}
 	o.Open = o.Status == Go || o.Status == Care || g.r.ID == knowledge.LeaveIt || g.r.ID == knowledge.PullIt && g.c.Regulated == ""

@@ -1,6 +1,7 @@
 package scope
 
 import (
+	"cmp"
 	"fmt"
 	"math"
 
@@ -10,15 +11,23 @@ import (
 	"gonum.org/v1/gonum/stat/distuv"
 )
 
-// RatioRequest asks how two lengths compare with a key's line. Both are read with the
-// same scale under one objective, so its factor cancels.
+// RatioRequest asks how two lengths compare with a key's line. Read with the same scale
+// under one objective, its factor cancels. Read under two, each length stays in divisions of
+// its own scale and comes with that scale's factor: turned into µm first, the error of half a
+// division would pass for half a micrometre.
 type RatioRequest struct {
 	A          []float64 `json:"a" maxItems:"50" doc:"the first length, repeat after repeat, in divisions or pixels"`
 	B          []float64 `json:"b" maxItems:"50" doc:"the second"`
 	ObjectiveA string    `json:"objectiveA,omitempty" maxLength:"40" doc:"under which the first was read"`
 	ObjectiveB string    `json:"objectiveB,omitempty" maxLength:"40"`
 	Line       float64   `json:"line,omitempty" doc:"of the key; 1 when left out"`
-	ReadSD     float64   `json:"readSd,omitempty" doc:"how far one reading is off by its scale alone; that of half divisions when left out"`
+	ReadSD     float64   `json:"readSd,omitempty" doc:"how far one reading of either is off by its scale alone, in the unit it is given in; that of half divisions when left out"`
+	ReadSDA    float64   `json:"readSdA,omitempty" doc:"the same for the first alone"`
+	ReadSDB    float64   `json:"readSdB,omitempty" doc:"and for the second"`
+	FactorA    float64   `json:"factorA,omitempty" doc:"µm a division under the first objective; both factors, or neither"`
+	FactorB    float64   `json:"factorB,omitempty" doc:"µm a division under the second"`
+	FactorSDA  float64   `json:"factorSdA,omitempty" doc:"how far the first factor is off, µm a division; 0 when left out"`
+	FactorSDB  float64   `json:"factorSdB,omitempty"`
 	Clicks     bool      `json:"clicks,omitempty" doc:"read in pixels, each end set by a click"`
 }
 
@@ -71,11 +80,27 @@ func Compare(r RatioRequest) (Ratio, error) {
 	if !(r.Line > 0 && r.Line < 1e3) {
 		l.Add("line", fmt.Sprintf("%g is no ratio of a key", r.Line), "give the key's own, like 1 or 1.5")
 	}
-	if r.ObjectiveA != r.ObjectiveB {
-		l.Add("objectiveB", fmt.Sprintf("the two were read under different objectives (%s and %s)", nameOr(r.ObjectiveA), nameOr(r.ObjectiveB)), "read both under one, or turn both into µm first")
+	factors := r.FactorA != 0 || r.FactorB != 0
+	if r.ObjectiveA != r.ObjectiveB && !factors {
+		l.Add("objectiveB", fmt.Sprintf("the two were read under different objectives (%s and %s)", nameOr(r.ObjectiveA), nameOr(r.ObjectiveB)), "read both under one; or give both in divisions, with the factor of each objective (factorA, factorB)")
 	}
-	if !(r.ReadSD >= 0 && r.ReadSD < 1e4) {
-		l.Add("readSd", fmt.Sprintf("%g cannot be", r.ReadSD), "leave it out for an eyepiece scale")
+	for _, x := range []struct {
+		name string
+		v    float64
+	}{{"readSd", r.ReadSD}, {"readSdA", r.ReadSDA}, {"readSdB", r.ReadSDB}, {"factorSdA", r.FactorSDA}, {"factorSdB", r.FactorSDB}} {
+		if !(x.v >= 0 && x.v < 1e4) {
+			l.Add(x.name, fmt.Sprintf("%g cannot be", x.v), "leave it out for an eyepiece scale")
+		}
+	}
+	if factors {
+		for _, x := range []struct {
+			name  string
+			v, sd float64
+		}{{"factorA", r.FactorA, r.FactorSDA}, {"factorB", r.FactorB, r.FactorSDB}} {
+			if !(x.v >= leastRead && x.v <= 1e5) || x.sd >= x.v {
+				l.Add(x.name, fmt.Sprintf("%g µm a division cannot be", x.v), "give what the calibration under that objective says; both factors, or neither")
+			}
+		}
 	}
 	if err := l.Err(); err != nil {
 		return Ratio{}, err
@@ -86,10 +111,14 @@ func Compare(r RatioRequest) (Ratio, error) {
 	case r.ReadSD == 0:
 		r.ReadSD = readSD
 	}
-	a, va, dfa := side(r.A, r.ReadSD)
-	b, vb, dfb := side(r.B, r.ReadSD)
+	a, va, dfa := side(r.A, cmp.Or(r.ReadSDA, r.ReadSD))
+	b, vb, dfb := side(r.B, cmp.Or(r.ReadSDB, r.ReadSD))
 	out := Ratio{Ratio: a / b, Line: r.Line, Warnings: []string{}}
 	rel := va/(a*a) + vb/(b*b)
+	if factors { // relative errors of lengths and factors add in quadrature
+		out.Ratio *= r.FactorA / r.FactorB
+		rel += math.Pow(r.FactorSDA/r.FactorA, 2) + math.Pow(r.FactorSDB/r.FactorB, 2)
+	}
 	out.SD = out.Ratio * math.Sqrt(rel)
 	q, above := spreadOf(rel, va/(a*a), vb/(b*b), dfa, dfb)
 	// On the scale of logarithms, on which a ratio is as far above as below.

@@ -3,6 +3,8 @@ package scope
 import (
 	"fmt"
 	"math"
+	"strconv"
+	"strings"
 
 	"botanik/core/fault"
 
@@ -17,6 +19,7 @@ var endSD = .5 / math.Sqrt(3)
 var readSD = endSD * math.Sqrt2
 
 const (
+	leastRead    = .01 // divisions or µm; less is a slip, and its factor no number
 	maxReadings  = 50
 	maxDivisions = 10_000
 	oldDays      = 365 // after which a calibration is done anew (judgement)
@@ -53,10 +56,10 @@ func calibrate(list []Reading, readSD float64) (Factor, error) {
 		l.Add("readings", fmt.Sprintf("%d readings cannot be", len(list)), fmt.Sprintf("lay the eyepiece scale over the stage micrometer and read 1 to %d times", maxReadings))
 	}
 	for i, r := range list {
-		if !(r.Divisions > 0 && r.Divisions <= maxDivisions) {
-			l.Add(fmt.Sprintf("readings[%d].divisions", i), fmt.Sprintf("%g divisions cannot be", r.Divisions), "give how many divisions were laid over it, above 0")
+		if !(r.Divisions >= leastRead && r.Divisions <= maxDivisions) {
+			l.Add(fmt.Sprintf("readings[%d].divisions", i), fmt.Sprintf("%g divisions cannot be", r.Divisions), "give how many divisions were laid over it, to half a division")
 		}
-		if !(r.Micrometres > 0 && r.Micrometres <= 1e6) {
+		if !(r.Micrometres >= leastRead && r.Micrometres <= 1e6) {
 			l.Add(fmt.Sprintf("readings[%d].micrometres", i), fmt.Sprintf("%g µm cannot be", r.Micrometres), "give the length of the stage micrometer it covered, above 0; 1 mm is 1000 µm")
 		}
 	}
@@ -109,3 +112,23 @@ func Stale(days int, changed bool) string {
 }
 
 func mean(x []float64) float64 { return stat.Mean(x, nil) }
+
+// Power reads the power marked on an objective: 40 from "40x", "40 x/0.65" or "Plan 40".
+// False when no number from 0.5 to 250 stands in it.
+func Power(marked string) (float64, bool) {
+	for _, w := range strings.FieldsFunc(marked, func(r rune) bool { return r == ' ' || r == '/' || r == 'x' || r == 'X' || r == '×' }) {
+		if p, err := strconv.ParseFloat(strings.ReplaceAll(w, ",", "."), 64); err == nil && p >= .5 && p <= 250 {
+			return p, true
+		}
+	}
+	return 0, false
+}
+
+// Apart reports whether two factors, µm a division, lie nearer to what the powers of their
+// objectives say than to each other: a division is longer by as much as the power is less.
+// Powers that differ by less than a quarter are not told apart so, and pass.
+func Apart(powerA, factorA, powerB, factorB float64) bool {
+	should := math.Log(powerB / powerA) // factorA / factorB
+	is := math.Log(factorA / factorB)
+	return math.Abs(should) < math.Log(1.25) || math.Abs(is-should) < math.Abs(is)
+}

@@ -184,3 +184,48 @@ func TestErrorsOfAPictureHold(t *testing.T) {
 	assert.InDelta(t, 95, 100*float64(lines)/float64(all), 2)
 	assert.InDelta(t, 95, 100*float64(areas)/float64(all), 3)
 }
+
+// Two objectives, worked by hand as an oracle did: 40 divisions at 2.5 µm against 100 at
+// 1.0 µm, each read to half a division at both ends (sd 0.408 division). The relative error
+// is the root of (0.408/40)² + (0.408/100)², the ratio 1. In µm with one error for both it
+// would be a third of that, and sure.
+func TestARatioUnderTwoObjectives(t *testing.T) {
+	in := scope.RatioRequest{A: []float64{40}, B: []float64{100}, ObjectiveA: "10x", ObjectiveB: "25x"}
+	_, err := scope.Compare(in)
+	require.ErrorContains(t, err, "factorA", "what mends it is said, and is not to turn both into µm")
+	in.FactorA, in.FactorB = 2.5, 1
+	r, err := scope.Compare(in)
+	require.NoError(t, err)
+	assert.InDelta(t, 1, r.Ratio, 1e-12)
+	assert.InDelta(t, math.Hypot(.40825/40, .40825/100), r.SD, 1e-5)
+	assert.InDelta(t, .5, r.Above, 1e-9)
+	in.FactorSDA = .1 // four in a hundred
+	worse, err := scope.Compare(in)
+	require.NoError(t, err)
+	assert.InDelta(t, math.Sqrt(r.SD*r.SD+.04*.04), worse.SD, 1e-5)
+	for _, bad := range []scope.RatioRequest{{A: in.A, B: in.B, FactorA: 2.5}, {A: in.A, B: in.B, FactorA: 1e-320, FactorB: 1}, {A: in.A, B: in.B, ReadSDA: -1}} {
+		_, err := scope.Compare(bad)
+		assert.Error(t, err)
+	}
+	// An error of its own for each, under one objective.
+	own, err := scope.Compare(scope.RatioRequest{A: []float64{10}, B: []float64{10}, ReadSDA: .3, ReadSDB: .4})
+	require.NoError(t, err)
+	assert.InDelta(t, .05, own.SD, 1e-9)
+}
+
+// One division is shorter under the stronger objective by as much as it is stronger. A
+// factor that is another objective's is told; tubes and makers differ by less.
+func TestWhichFactorsCanBeOfTwoObjectives(t *testing.T) {
+	for marked, want := range map[string]float64{"40x": 40, "40 x/0.65": 40, "Plan 100": 100, "4X": 4, "2,5x": 2.5, "lens": 0, "": 0, "0.1x": 0} {
+		p, ok := scope.Power(marked)
+		assert.Equal(t, want, p, marked)
+		assert.Equal(t, want > 0, ok, marked)
+	}
+	assert.False(t, scope.Apart(40, 2.504, 100, 2.504), "the review's: what was read under 40x kept for 100x")
+	assert.True(t, scope.Apart(40, 2.504, 100, 1.002))
+	assert.True(t, scope.Apart(40, 2.504, 100, 1.1), "a tenth off")
+	assert.False(t, scope.Apart(40, 2.504, 100, 2.2))
+	assert.True(t, scope.Apart(40, 2.5, 45, 2.5), "too like to be told apart")
+	_, err := scope.Calibrate([]scope.Reading{{Divisions: 1e-320, Micrometres: 10}})
+	require.Error(t, err, "no factor without end")
+}

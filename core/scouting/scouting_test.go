@@ -86,12 +86,12 @@ func TestSampleSizesAndIndexWorked(t *testing.T) {
 // Lines of Wald's test worked by hand, formula by formula: of a share about 0.2 between
 // 0.1 and 0.32, and of a mean about 5 between 2.5 and 8 at k = 0.8.
 func TestLinesOfTheRunningTestWorked(t *testing.T) {
-	s, err := scouting.SequentialShare(.2)
+	s, err := scouting.SequentialShare(.2, scouting.Levels{})
 	require.NoError(t, err)
 	assert.InDelta(t, .19419, s.Slope, 1e-4)
 	assert.InDelta(t, 1.52221, s.H1, 1e-4)
 	assert.InDelta(t, -1.52221, s.H0, 1e-4)
-	m, err := scouting.SequentialMean(5, .8)
+	m, err := scouting.SequentialMean(5, .8, scouting.Levels{})
 	require.NoError(t, err)
 	// g = ln(8·3.3/(2.5·8.8)) = ln 1.2 = 0.182322; s = 0.8·ln(8.8/3.3)/g = 4.30374; h = ln 9/g = 12.05134
 	assert.InDelta(t, 4.30374, m.Slope, 1e-4)
@@ -233,7 +233,7 @@ func TestTheRunningTestKeepsItsRisks(t *testing.T) {
 		return float64(n) / draws, float64(units) / draws
 	}
 	for _, level := range []float64{.05, .1, .25, .5} {
-		s, err := scouting.SequentialShare(level)
+		s, err := scouting.SequentialShare(level, scouting.Levels{})
 		require.NoError(t, err)
 		coin := func(p float64) func() int {
 			return func() int {
@@ -249,7 +249,7 @@ func TestTheRunningTestKeepsItsRisks(t *testing.T) {
 		assert.LessOrEqual(t, max(a, b), .12, "a tenth, and what fifty leaves at most cost")
 	}
 	for _, level := range []float64{1, 5, 20} {
-		s, err := scouting.SequentialMean(level, .8)
+		s, err := scouting.SequentialMean(level, .8, scouting.Levels{})
 		require.NoError(t, err)
 		for _, k := range []float64{.8, 1.5} {
 			a, na := wrong(s, func() int { return pick(r, 1, s.Borne, k)[0] }, "act")
@@ -288,8 +288,8 @@ func TestWhatCannotBeCountedIsNamed(t *testing.T) {
 		"mean":      func() error { _, err := scouting.ForPrecision(0, .25, scouting.Usual, 0); return err },
 		"precision": func() error { _, err := scouting.ForPrecision(1, 0, scouting.Usual, 0); return err },
 		"a":         func() error { _, err := scouting.ForPrecision(1, .2, scouting.Taylor{B: 1}, 0); return err },
-		"share":     func() error { _, err := scouting.SequentialShare(0); return err },
-		"k":         func() error { _, err := scouting.SequentialMean(1, 0); return err },
+		"share":     func() error { _, err := scouting.SequentialShare(0, scouting.Levels{}); return err },
+		"k":         func() error { _, err := scouting.SequentialMean(1, 0, scouting.Levels{}); return err },
 		"hit":       func() error { _, err := scouting.UsualLine.Mean(3, 2); return err },
 		"shares[1]": func() error { _, err := scouting.Match([]int{5, 7}); return err },
 		"counts":    func() error { _, err := scouting.Index([]int{0, 0}); return err },
@@ -405,4 +405,25 @@ func FuzzACountOfAnyKindIsAnswered(f *testing.F) {
 		assert.NotEmpty(t, d.Why)
 		assert.False(t, strings.Contains(fmt.Sprint(d), "NaN"))
 	})
+}
+
+// Lines worked by hand from Wald: p0 0.1, p1 0.3, alpha 0.05, beta 0.2. g = ln(27/7) =
+// 1.34993, slope = ln(9/7)/g = 0.18617, h1 = ln(16)/g = 2.05385, h0 = -ln(4.75)/g = -1.15423.
+func TestTheSequentialTestTakesLevelsOfItsOwn(t *testing.T) {
+	s, err := scouting.SequentialShare(.2, scouting.Levels{Borne: .1, Harm: .3, Alpha: .05, Beta: .2, Least: 1})
+	require.NoError(t, err)
+	assert.InDelta(t, .18617, s.Slope, 1e-5)
+	assert.InDelta(t, 2.05385, s.H1, 1e-5)
+	assert.InDelta(t, -1.15423, s.H0, 1e-5)
+	// It crossed upwards at the third and was counted on: both are said.
+	st := s.Run([]int{1, 1, 1, 0, 0, 0, 0, 0, 0, 0})
+	assert.Equal(t, "more", st.Says)
+	require.NotNil(t, st.Crossed)
+	assert.Equal(t, scouting.Crossing{N: 3, Says: "act"}, *st.Crossed)
+	for field, v := range map[string]scouting.Levels{"borne": {Borne: .3}, "harm": {Harm: .1}, "alpha": {Alpha: .9}, "beta": {Beta: -1}, "least": {Least: 500}} {
+		_, err := scouting.SequentialShare(.2, v)
+		require.ErrorContains(t, err, field)
+		_, err = scouting.SequentialMean(.2, .8, v)
+		require.ErrorContains(t, err, field)
+	}
 }

@@ -204,9 +204,9 @@ func (t Threshold) Test(level float64, quick bool) *Sequential {
 	var out Sequential
 	var err error
 	if t.Share > 0 && (t.PerUnit == 0 || quick) {
-		out, err = SequentialShare(level)
+		out, err = SequentialShare(level, Levels{})
 	} else {
-		out, err = SequentialMean(level, UsualK)
+		out, err = SequentialMean(level, UsualK, Levels{})
 	}
 	if err != nil {
 		return nil

@@ -163,6 +163,33 @@ type Stretch struct {
 	Text  string    `json:"text"`
 }
 
+// An evening, of the desk's clock, and how many good hours in a row it takes: somebody has
+// to mix, spray a plant or two and rinse (judgement).
+const (
+	eveningFrom, eveningTo = 17, 22
+	eveningHours           = 2
+)
+
+// AnyEvening is what is asked of an hour that is good for whatever is sprayed on leaves in the
+// evening: no sun, no bees, no frost in the night after.
+var AnyEvening = Needs{NoSun: true, Bees: "evening", InBloom: true, Frost: true}
+
+// Evening is the longest run of good hours in the evening of the day that hours lie in, two
+// hours at least; false where there is none. The hours are of one day, judged by AnyEvening
+// or by what a remedy needs. Zone is of the desk's clock.
+func Evening(hours []Judged, zone *time.Location) (Stretch, bool) {
+	late := []Judged{}
+	for _, h := range hours {
+		if at := h.At.In(zone).Hour(); at >= eveningFrom && at < eveningTo {
+			late = append(late, h)
+		}
+	}
+	if best := Best(late, 1, zone); len(best) == 1 && best[0].Hours >= eveningHours {
+		return best[0], true
+	}
+	return Stretch{}, false
+}
+
 // Best are the runs of good hours in which somebody would work, longest of each day
 // first in time, at most most; hours by night are left out unless nothing else is good.
 // Zone is of the desk's clock.

@@ -2,6 +2,7 @@ package sprayday_test
 
 import (
 	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -9,6 +10,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
+	"botanik/herbarium"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -106,7 +108,7 @@ func TestLeavesAreWetFromRainDewAndWhatHangsOnThem(t *testing.T) {
 	assert.True(t, w[0] && w[1], "it hangs on for a while")
 	assert.False(t, w[5], "and is gone")
 	assert.Equal(t, []bool{true, true, true}, sprayday.Wet(row(damp, 3)))
-	spells := sprayday.Spells(row(dry, 5, damp, 6, dry, 3, damp, 6, dry, 12, damp, 2))
+	spells := sprayday.Spells(row(dry, 5, damp, 6, dry, 3, damp, 6, dry, 12, damp, 2), 0)
 	require.Len(t, spells, 2)
 	assert.GreaterOrEqual(t, spells[0].Hours, 12, "three dry hours between do not end it")
 	assert.Less(t, spells[0].Hours, 16)
@@ -193,4 +195,67 @@ func TestWorseIsNeverBetter(t *testing.T) {
 			assert.Less(t, l.Set.Sub(l.Rise), 25*time.Hour)
 		}
 	})
+}
+
+// Published periods for apple scab (revised table), as the review has them: no hour more than
+// they say, and wet times parted by less than a day are one.
+func TestScabIsWarnedOfOnTheSafeSide(t *testing.T) {
+	scab := *herbarium.Embedded().Infections[slices.IndexFunc(herbarium.Embedded().Infections, func(x *sprayday.Infection) bool { return x.ID == "apple-scab" })]
+	for temp, hours := range map[float64]float64{4: 28, 5: 21, 6: 18, 8: 13, 10: 11, 12: 8, 16: 6, 20: 6, 24: 6, 26: 11} {
+		assert.LessOrEqual(t, scab.Need(temp), hours, "%g °C", temp)
+	}
+	at := time.Date(2026, 5, 1, 0, 0, 0, 0, time.UTC)
+	hours := []weather.Hour{}
+	for i := range 21 {
+		h := weather.Hour{At: at.Add(time.Duration(i) * time.Hour), TempC: 10, Humidity: 55, WindMs: 4}
+		if i < 7 || i >= 14 {
+			h.RainMm, h.Humidity = 1, 98
+		}
+		hours = append(hours, h)
+	}
+	require.Len(t, scab.Events(hours), 1, "7 wet, 7 dry, 7 wet at 10 °C: 14 hours and 11 are needed")
+	blight := scab
+	blight.DryGap = 0
+	assert.Empty(t, blight.Events(hours), "the usual four do not join them")
+	blight.DryGap = 49
+	require.Error(t, blight.Check())
+}
+
+// The evening of the Counter is Spray days' own: what an hour is refused for there nobody is
+// sent out into.
+func TestAnEveningIsGoodByTheHoursOfSprayDays(t *testing.T) {
+	evening := func(change func(h *weather.Hour)) bool {
+		hours := []weather.Hour{}
+		for at := time.Date(2026, 9, 10, 12, 0, 0, 0, time.UTC); len(hours) < 36; at = at.Add(time.Hour) {
+			h := weather.Hour{At: at, TempC: 16, Humidity: 60, WindMs: 2}
+			change(&h)
+			hours = append(hours, h)
+		}
+		judged := sprayday.Judge(hours, sprayday.AnyEvening, 51, 0)
+		best, ok := sprayday.Evening(judged[:12], time.UTC)
+		for _, h := range judged[:12] {
+			if ok && !h.At.Before(best.From) && h.At.Before(best.To) {
+				assert.Equal(t, sprayday.Good, h.Says)
+			}
+		}
+		return ok
+	}
+	assert.True(t, evening(func(*weather.Hour) {}))
+	for name, change := range map[string]func(h *weather.Hour){
+		"wind from five on": func(h *weather.Hour) { h.WindMs = map[bool]float64{true: 7, false: 1.5}[h.At.Hour() >= 17] },
+		"gusts":             func(h *weather.Hour) { h.GustMs = 9 },
+		"frost after midnight": func(h *weather.Hour) {
+			if h.At.Day() == 11 && h.At.Hour() < 6 {
+				h.TempC = -2
+			}
+		},
+		"rain at nine": func(h *weather.Hour) {
+			if h.At.Hour() >= 19 {
+				h.RainMm, h.Humidity = 2, 97
+			}
+		},
+		"hot": func(h *weather.Hour) { h.TempC = 33 },
+	} {
+		assert.False(t, evening(change), name)
+	}
 }

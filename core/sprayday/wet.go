@@ -47,12 +47,17 @@ type Spell struct {
 	MeanC float64   `json:"meanC"`
 }
 
-// gap of dry hours after which a new spell begins.
+// dryBetween are the dry hours up to which two wet times are one spell where a disease's table
+// names none of its own: spores that swelled begin to die as they dry (judgement; published
+// figures lie between none and eight).
 const dryBetween = 4
 
-// Spells gathers wet hours; up to four dry ones between do not end a spell, and are not
-// counted as wet (as in published infection tables).
-func Spells(hours []weather.Hour) []Spell {
+// Spells gathers wet hours; up to so many dry ones between do not end a spell, and are not
+// counted as wet. gap below 1 is the usual four.
+func Spells(hours []weather.Hour, gap int) []Spell {
+	if gap < 1 {
+		gap = dryBetween
+	}
 	out := []Spell{}
 	wet := Wet(hours)
 	dry := 0
@@ -69,7 +74,7 @@ func Spells(hours []weather.Hour) []Spell {
 			now.MeanC, now.To, dry = sum/float64(now.Hours), h.At.Add(time.Hour), 0
 			continue
 		}
-		if dry++; dry > dryBetween {
+		if dry++; dry > gap {
 			now = nil
 		}
 	}
@@ -83,6 +88,7 @@ type Infection struct {
 	Name   string      `json:"name" yaml:"name"`
 	Causes []string    `json:"causes" yaml:"causes"`
 	Points [][]float64 `json:"points" yaml:"points" doc:"°C and the hours of wet leaf it needs there, coldest first"`
+	DryGap int         `json:"dryHours,omitempty" yaml:"dry_hours" doc:"dry hours between two wet times that still count as one; 4 when left out"`
 	Source string      `json:"source" yaml:"source"`
 	From   string      `json:"from,omitempty" yaml:"-"`
 }
@@ -104,6 +110,9 @@ func (x Infection) Need(tempC float64) float64 {
 
 // Check refuses a table that cannot be read. Errors name points.
 func (x Infection) Check() error {
+	if x.DryGap < 0 || x.DryGap > 48 {
+		return fault.New("dry_hours", fmt.Sprintf("%d cannot be", x.DryGap), "give 1 to 48 hours, or leave it out for the usual four")
+	}
 	if len(x.Points) < 2 {
 		return fault.New("points", "are fewer than two", "give °C and hours, coldest first")
 	}
@@ -126,7 +135,7 @@ type Event struct {
 // Events are the spells that let a disease in.
 func (x Infection) Events(hours []weather.Hour) []Event {
 	out := []Event{}
-	for _, s := range Spells(hours) {
+	for _, s := range Spells(hours, x.DryGap) {
 		if need := x.Need(s.MeanC); float64(s.Hours) >= need {
 			out = append(out, Event{x.ID, x.Name, s, math.Round(need*10) / 10})
 		}

@@ -119,12 +119,6 @@ func (d Day) Text() string {
 	return fmt.Sprintf("%.0f to %.0f °C, %s, wind %.0f m/s", d.MinC, d.MaxC, rain, d.WindMs)
 }
 
-// GoodEvening reports whether an evening suits spraying: mild, a dry day, light
-// air (general spraying practice; the figures are judgement).
-func (d Day) GoodEvening() bool {
-	return d.Known && d.EveningC >= 6 && d.EveningC <= 28 && d.RainMm < .1 && d.WindMs <= 4
-}
-
 var sides = []string{"north", "north-east", "east", "south-east", "south", "south-west", "west", "north-west"}
 
 // Side is where the wind comes from in a word; empty when not known.

@@ -75,7 +75,6 @@ func TestADayNobodyKnows(t *testing.T) {
 	require.NoError(t, err)
 	assert.False(t, got.Known)
 	assert.Equal(t, "not known", got.Text())
-	assert.False(t, got.GoodEvening(), "nobody is sent spraying into weather nobody knows")
 	_, err = weather.Mean(sky{}, weather.Place{}, d, 3, time.UTC)
 	require.ErrorContains(t, err, "2026-05-10")
 
@@ -92,22 +91,4 @@ func TestOnlyTheMorningIsKnown(t *testing.T) {
 	got, err := weather.DayOf(s, weather.Place{}, d, time.UTC)
 	require.NoError(t, err)
 	assert.InDelta(t, 5.5, got.EveningC, 1e-9, "the middle of the day stands in for an evening not told")
-}
-
-func TestAGoodEvening(t *testing.T) {
-	good := weather.Day{Known: true, EveningC: 15, WindMs: 2}
-	for name, c := range map[string]struct {
-		change func(*weather.Day)
-		want   bool
-	}{
-		"mild, dry, light air": {func(*weather.Day) {}, true},
-		"too cold":             {func(d *weather.Day) { d.EveningC = 5.9 }, false},
-		"too hot":              {func(d *weather.Day) { d.EveningC = 28.1 }, false},
-		"a wet day":            {func(d *weather.Day) { d.RainMm = .1 }, false},
-		"windy":                {func(d *weather.Day) { d.WindMs = 4.1 }, false},
-	} {
-		d := good
-		c.change(&d)
-		assert.Equal(t, c.want, d.GoodEvening(), name)
-	}
 }

@@ -27,8 +27,6 @@ const patience = 5 * time.Second
 
 // Hours of a place, each from a file, else the station, else the stand-in.
 func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
-	ctx, cancel := context.WithTimeout(context.Background(), patience)
-	defer cancel()
 	out, err := j.StandIn.Hours(p, from, to)
 	if err != nil {
 		return nil, err
@@ -43,7 +41,9 @@ func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, err
 			}
 		}
 	}
-	over(j.Station.hours(ctx, from, to))
+	over(j.Station.hours(context.Background(), from, to)) // waits a moment at most
+	ctx, cancel := context.WithTimeout(context.Background(), patience)
+	defer cancel()
 	kept, err := j.Kept.KeptHours(ctx, from, to)
 	if err != nil {
 		return nil, err

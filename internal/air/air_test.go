@@ -6,6 +6,7 @@ import (
 	"net/http"
 	"net/http/httptest"
 	"strings"
+	"sync"
 	"testing"
 	"time"
 
@@ -91,10 +92,38 @@ func TestAStationThatIsNotHeard(t *testing.T) {
 	assert.Equal(t, 2, asked, "not at every question")
 	down, now = false, now.Add(2*time.Minute)
 	hours()
-	assert.Empty(t, j.Trouble())
+	assert.Eventually(t, func() bool { return j.Trouble() == "" }, 10*time.Second, 5*time.Millisecond, "it is heard again")
 	at = "http://127.0.0.1:1"
 	assert.Equal(t, "simulated forecast", hours(), "another address knows nothing of the first one's")
-	assert.Contains(t, j.Trouble(), "does not answer")
+	assert.Eventually(t, func() bool { return strings.Contains(j.Trouble(), "does not answer") }, 10*time.Second, 5*time.Millisecond)
+}
+
+// A station that takes the question and never answers costs a page no more than the moment
+// one waits for a good one, the first time, and nothing after; sixteen at once neither. What
+// was brought by file is still there.
+func TestASilentStationCostsNobodyTheirTime(t *testing.T) {
+	gone := make(chan struct{})
+	station := httptest.NewServer(http.HandlerFunc(func(_ http.ResponseWriter, r *http.Request) {
+		select {
+		case <-gone:
+		case <-r.Context().Done():
+		}
+	}))
+	defer station.Close()
+	defer close(gone)
+	at, now := station.URL, noon
+	j := joined(&at, &now, []weather.Hour{{At: noon, TempC: 12, Humidity: 70, From: "my file"}})
+	begun := time.Now()
+	var all sync.WaitGroup
+	for range 16 {
+		all.Go(func() {
+			h, err := j.Hours(weather.Place{}, noon, noon.Add(2*time.Hour))
+			assert.NoError(t, err)
+			assert.Contains(t, j.Sources(h), "my file")
+		})
+	}
+	all.Wait()
+	assert.Less(t, time.Since(begun), 4*time.Second, "not the five seconds one question may take")
 }
 
 // One hour that air cannot be refuses the whole answer: a broken sensor is not half believed.

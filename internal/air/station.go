@@ -13,9 +13,10 @@ import (
 	"sync"
 	"time"
 
-	"botanik/core/fault"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
+	"botanik/internal/device"
+	"botanik/internal/guard"
 )
 
 // Format of a station's answer.
@@ -34,6 +35,7 @@ const (
 	mostHours  = 24 * 60
 	fresh      = 20 * time.Minute
 	retry      = time.Minute
+	grace      = 400 * time.Millisecond // that a page waits for a station
 	reachBack  = 15 * 24 * time.Hour
 	reachOn    = 16 * 24 * time.Hour
 )
@@ -51,23 +53,17 @@ type Station struct {
 	known  []weather.Hour
 	name   string
 	failed error
+	asking chan struct{} // closed when the question that is out is answered; nil when none is
 }
 
 // NewStation makes one; address tells where it is, empty for none.
 func NewStation(address func(context.Context) (string, error), now func() time.Time) *Station {
-	return &Station{address: address, now: now, http: http.Client{Timeout: patience, CheckRedirect: func(*http.Request, []*http.Request) error { return http.ErrUseLastResponse }}}
+	return &Station{address: address, now: now, http: device.Client(patience)}
 }
 
 // Address refuses what is no address of a station.
 func Address(s string) error {
-	if s == "" {
-		return nil
-	}
-	u, err := url.Parse(s)
-	if err == nil && (u.Scheme == "http" || u.Scheme == "https") && u.Host != "" && u.User == nil && u.RawQuery == "" && u.Fragment == "" {
-		return nil
-	}
-	return fault.New("weatherStation", fmt.Sprintf("%q is no address of a station", s), "write it like http://192.168.1.30:8700, or leave it empty for the simulated one")
+	return device.Address("weatherStation", s, "a station", "write it like http://192.168.1.30:8700, or leave it empty for the simulated one", "http", "https")
 }
 
 // Trouble says why a station that is named was not heard lately; empty when all is well.
@@ -87,11 +83,11 @@ func (s *Station) hours(ctx context.Context, from, to time.Time) []weather.Hour 
 		return nil
 	}
 	s.mu.Lock()
-	defer s.mu.Unlock()
 	if at != s.at {
-		s.at, s.known, s.failed, s.asked = at, nil, nil, time.Time{}
+		s.at, s.known, s.failed, s.asked, s.asking = at, nil, nil, time.Time{}, nil
 	}
 	if at == "" {
+		s.mu.Unlock()
 		return nil
 	}
 	now := s.now()
@@ -99,13 +95,23 @@ func (s *Station) hours(ctx context.Context, from, to time.Time) []weather.Hour 
 	if s.failed != nil {
 		wait = retry
 	}
-	if now.Sub(s.asked) >= wait || now.Before(s.asked) {
+	if s.asking == nil && (now.Sub(s.asked) >= wait || now.Before(s.asked)) {
 		s.asked = now
-		a, err := s.ask(ctx, at, now.Add(-reachBack), now.Add(reachOn))
-		if s.failed = err; err == nil {
-			s.known, s.name = a.Hours, a.Name
-		}
+		s.begin(at, now)
 	}
+	asking, hopeless := s.asking, s.failed != nil
+	s.mu.Unlock()
+	if asking != nil && !hopeless { // one that answers, answers at once; nobody waits for one that does not
+		soon := time.NewTimer(grace)
+		select {
+		case <-asking:
+		case <-soon.C:
+		case <-ctx.Done():
+		}
+		soon.Stop()
+	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
 	out := []weather.Hour{}
 	for _, h := range s.known {
 		if !h.At.Before(from) && h.At.Before(to) {
@@ -113,6 +119,35 @@ func (s *Station) hours(ctx context.Context, from, to time.Time) []weather.Hour 
 		}
 	}
 	return out
+}
+
+// begin asks in the background; asking is closed when it is done. A station whose answer
+// does not come in time counts as not heard. Called with the lock held.
+func (s *Station) begin(at string, now time.Time) {
+	done := make(chan struct{})
+	s.asking = done
+	go func() {
+		ctx, cancel := context.WithTimeout(context.Background(), patience)
+		defer cancel()
+		var a Answer
+		err := guard.Run(func() (err error) {
+			a, err = s.ask(ctx, at, now.Add(-reachBack), now.Add(reachOn))
+			return err
+		})
+		s.mu.Lock()
+		defer s.mu.Unlock()
+		defer close(done)
+		if s.asking != done { // another address meanwhile
+			return
+		}
+		s.asking = nil
+		if s.failed = err; guard.Is(err) {
+			s.failed = errors.New("the weather station's answer cannot be read")
+		}
+		if err == nil {
+			s.known, s.name = a.Hours, a.Name
+		}
+	}()
 }
 
 // ask asks once. Errors say what is wrong with the station in a sentence.

@@ -124,11 +124,12 @@ type sequentialIn struct {
 	Share  float64 `json:"share,omitempty" doc:"threshold as a share of units hit; or mean, not both"`
 	Mean   float64 `json:"mean,omitempty" doc:"threshold as pests a unit"`
 	K      float64 `json:"k,omitempty" doc:"clumping for a mean; 0.8 when left out"`
-	Counts []int   `json:"counts,omitempty" doc:"unit by unit, in the order counted; of a share any number above 0 is a hit"`
+	Counts []int   `json:"counts,omitempty" doc:"unit by unit, in the order counted; of a share any number above 0 is a hit. All of them count, also those after the test could have stopped: crossed says where that was"`
+	scouting.Levels
 }
 
 type sequentialOut struct {
-	Test scouting.Sequential `json:"test" doc:"set up between half and 1.6 times the threshold, risk a tenth on either side"`
+	Test scouting.Sequential `json:"test" doc:"its lines, about the two levels and risks that were given, or as a desk counts"`
 	Step scouting.Standing   `json:"step"`
 }
 
@@ -288,9 +289,9 @@ func init() {
 		if in.Share != 0 && in.Mean != 0 {
 			return sequentialOut{}, fault.New("mean", "stands beside a share", "give one of the two")
 		}
-		test, err := scouting.SequentialShare(in.Share)
+		test, err := scouting.SequentialShare(in.Share, in.Levels)
 		if in.Mean != 0 {
-			test, err = scouting.SequentialMean(in.Mean, cmp.Or(in.K, scouting.UsualK))
+			test, err = scouting.SequentialMean(in.Mean, cmp.Or(in.K, scouting.UsualK), in.Levels)
 		}
 		if err != nil {
 			return sequentialOut{}, err

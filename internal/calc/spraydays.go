@@ -146,7 +146,7 @@ func init() {
 		if err := checkHours(in.Hours); err != nil {
 			return wetOut{}, err
 		}
-		return wetOut{sprayday.Wet(in.Hours), sprayday.Spells(in.Hours)}, nil
+		return wetOut{sprayday.Wet(in.Hours), sprayday.Spells(in.Hours, 0)}, nil
 	})
 	add("infection", "wet spells long and warm enough for a disease", `{"disease":"late-blight","hours":`+sample+`}`, func(b *knowledge.Base, in infectionIn) ([]sprayday.Event, error) {
 		if err := checkHours(in.Hours); err != nil {

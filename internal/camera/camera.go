@@ -8,11 +8,11 @@ import (
 	"image/jpeg"
 	"io"
 	"net/http"
-	"net/url"
 	"strings"
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/device"
 )
 
 // Device is what a camera says of itself.
@@ -57,18 +57,15 @@ type Client struct {
 	http    http.Client
 }
 
-// New makes a client; address tells where the bridge is, empty for the stand-in.
+// New makes a client; address tells where the bridge is, empty for the stand-in, or for none
+// where there is no stand-in.
 func New(standIn http.Handler, address func(context.Context) (string, error)) *Client {
-	return &Client{standIn, address, http.Client{Timeout: patience}}
+	return &Client{standIn, address, device.Client(patience)}
 }
 
 // Address is held to what a bridge can be reached at: http or https, no more.
 func Address(s string) error {
-	u, err := url.Parse(s)
-	if s == "" || err == nil && (u.Scheme == "http" || u.Scheme == "https") && u.Host != "" && u.User == nil && u.RawQuery == "" {
-		return nil
-	}
-	return fault.New("scopeCamera", fmt.Sprintf("%q is no address of a camera", s), "write it like http://192.168.1.20:8600, or leave it empty for the simulated one")
+	return device.Address("scopeCamera", s, "a camera", "write it like http://192.168.1.20:8600, or leave it empty where there is none", "http", "https")
 }
 
 // State of the camera.
@@ -119,27 +116,33 @@ func (c *Client) ask(ctx context.Context, method, path string, body []byte, most
 	if err != nil {
 		return nil, nil, err
 	}
+	if base == "" && c.standIn == nil {
+		return nil, nil, fault.New("camera", "is not named", "write the address of its bridge in House rules, or measure by eye")
+	}
 	if base == "" {
 		w := &recorded{header: http.Header{}, status: http.StatusOK}
 		c.standIn.ServeHTTP(w, r)
-		return answered(w.status, w.header, &w.body, most)
+		return answered(w.status, w.header, &w.body, most, true)
 	}
 	a, err := c.http.Do(r)
 	if err != nil {
-		return nil, nil, fault.New("camera", "cannot be reached at "+base, "start it, or take its address out of House rules to use the simulated one")
+		return nil, nil, fault.New("camera", "cannot be reached", "start it, or look at its address in House rules")
 	}
 	defer func() { _ = a.Body.Close() }()
-	return answered(a.StatusCode, a.Header, a.Body, most)
+	return answered(a.StatusCode, a.Header, a.Body, most, false)
 }
 
-func answered(status int, h http.Header, body io.Reader, most int64) ([]byte, http.Header, error) {
+// answered reads an answer up to a limit. What a device says in words is not passed on: its
+// address may lead to anything in the house's network, and whoever looks is not who named it.
+func answered(status int, h http.Header, body io.Reader, most int64, ours bool) ([]byte, http.Header, error) {
 	raw, err := io.ReadAll(io.LimitReader(body, most+1))
 	switch {
 	case err != nil || int64(len(raw)) > most:
 		return nil, nil, fault.New("camera", "sent too much, or broke off", "try again")
+	case status != http.StatusOK && ours:
+		return nil, nil, fault.New("camera", "refused it: "+strings.TrimSpace(string(raw[:min(len(raw), 200)])), "choose what is mounted and on the tray")
 	case status != http.StatusOK:
-		said := strings.TrimSpace(string(raw[:min(len(raw), 200)]))
-		return nil, nil, fault.New("camera", fmt.Sprintf("refused it: %s", said), "choose what is mounted and on the tray")
+		return nil, nil, fault.New("camera", fmt.Sprintf("refused it (%d)", status), "choose what is mounted and on the tray, and look at its address in House rules")
 	}
 	return raw, h, nil
 }

@@ -43,9 +43,9 @@ func TestStandInAndBridgeAnswerAlike(t *testing.T) {
 		assert.Equal(t, 960, img.Bounds().Dx())
 		frames = append(frames, f.JPEG)
 		_, err = c.Set(ctx, camera.DeviceChange{Objective: "63x"})
-		assert.ErrorContains(t, err, "not mounted")
+		assert.ErrorContains(t, err, "refused it")
 		_, err = c.Set(ctx, camera.DeviceChange{Slide: "nine"})
-		assert.ErrorContains(t, err, "not on the tray")
+		assert.ErrorContains(t, err, "refused it")
 		s, err = c.State(ctx)
 		require.NoError(t, err)
 		assert.Equal(t, "10x", s.Objective, "what was refused changed nothing")
@@ -57,12 +57,13 @@ func TestABridgeThatDoesNotKeepToTheProtocol(t *testing.T) {
 	ctx := context.Background()
 	for what, h := range map[string]http.HandlerFunc{
 		"did not answer with its state": func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte("<html>")) },
-		"refused it: no film":           func(w http.ResponseWriter, _ *http.Request) { http.Error(w, "no film", http.StatusConflict) },
+		"refused it (409)":              func(w http.ResponseWriter, _ *http.Request) { http.Error(w, "no film", http.StatusConflict) },
 		"sent too much":                 func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write(make([]byte, 2<<20)) },
 	} {
 		b := httptest.NewServer(h)
 		_, err := client(b.URL).State(ctx)
 		assert.ErrorContains(t, err, what)
+		assert.NotContains(t, err.Error(), "film", "what it says in words may be anybody's")
 		b.Close()
 	}
 	b := httptest.NewServer(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) { _, _ = w.Write([]byte("GIF89a")) }))
@@ -74,6 +75,8 @@ func TestABridgeThatDoesNotKeepToTheProtocol(t *testing.T) {
 	for _, bad := range []string{"ftp://x", "x", "http://", "http://a:b@x", "http://x?y=1"} {
 		assert.ErrorContains(t, camera.Address(bad), "address", bad)
 	}
+	_, err = camera.New(nil, func(context.Context) (string, error) { return "", nil }).State(ctx)
+	assert.ErrorContains(t, err, "not named", "nothing stands in for it on a real desk")
 	assert.NoError(t, camera.Address(""))
 	assert.NoError(t, camera.Address("http://192.168.1.20:8600"))
 }

@@ -40,6 +40,7 @@ type Round struct {
 	Handover  *Handover  `json:"handover,omitempty"`
 	Given     []Treated  `json:"given,omitempty"` // what it put on the plant
 	FollowUps []FollowUp `json:"followUps,omitempty"`
+	Trainee   bool       `json:"trainee,omitempty"` // a trainee prepared some of it, and nobody released it yet
 }
 
 // New is the document of a sample that was just brought in.

@@ -6,16 +6,22 @@ import (
 	"fmt"
 	"io"
 	"regexp"
+	"slices"
 
 	"botanik/core/casework"
+	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/humanise"
+	"botanik/internal/casefile"
 	"botanik/internal/interchange"
 	"botanik/internal/photo"
+	"botanik/internal/schema"
 	"botanik/internal/store"
 )
 
-// keepBundle takes another desk's bundle in.
-func (s *Service) keepBundle(ctx context.Context, f io.ReaderAt, size int64, batch string, out *Imported, tell func(done, total int)) error {
+// keepBundle takes another desk's bundle in: its cases, and of its house documents those
+// that were ticked.
+func (s *Service) keepBundle(ctx context.Context, who Person, f io.ReaderAt, size int64, batch string, take []string, out *Imported, tell func(done, total int)) error {
 	b, err := interchange.OpenBundle(f, size)
 	if err != nil {
 		return err
@@ -62,20 +68,53 @@ func (s *Service) keepBundle(ctx context.Context, f io.ReaderAt, size int64, bat
 	if err := flush(); err != nil {
 		return err
 	}
-	settings, messages := []store.SettingEvent{}, []store.Message{}
-	if err := b.Lines(bundleSettings, into(&settings)); err != nil {
-		return err
-	}
+	messages := []store.Message{}
 	if err := b.Lines(bundleMessages, into(&messages)); err != nil {
 		return err
 	}
-	if out.Left, err = s.Store.ImportSettings(ctx, settings); err != nil {
+	if err := s.Store.ImportMessages(ctx, batch, sound(messages)); err != nil {
 		return err
 	}
-	if err := s.Store.ImportMessages(ctx, messages); err != nil {
-		return err
+	if len(take) > 0 {
+		docs, err := documents(b)
+		if err != nil {
+			return err
+		}
+		if err := s.House.Adopt(ctx, who, batch, docs, take); err != nil {
+			return err
+		}
+		out.Taken = take
 	}
 	return s.Settle(ctx)
+}
+
+// documents are the house documents of a bundle as they stood last, JSON by key.
+func documents(b *interchange.Bundle) (map[string]string, error) {
+	events := []store.SettingEvent{}
+	if err := b.Lines(bundleSettings, into(&events)); err != nil {
+		return nil, err
+	}
+	out, version := map[string]string{}, map[string]int{}
+	for _, e := range events {
+		if e.Version >= version[e.Key] {
+			out[e.Key], version[e.Key] = e.After, e.Version
+		}
+	}
+	return out, nil
+}
+
+// Limits of a message that was brought along; it is kept as a record and never sent.
+const (
+	mostReach = 200
+	mostBody  = 4000
+)
+
+// sound leaves out messages that this program could not have written.
+func sound(list []store.Message) []store.Message {
+	return slices.DeleteFunc(list, func(m store.Message) bool {
+		return !plainID.MatchString(m.ID) || !plainID.MatchString(m.CaseID) || m.Once == "" || len(m.Once) > mostBody || len(m.Reach) > mostReach || len(m.Body) > mostBody || len(m.Subject) > mostReach || len(m.Said) > mostBody ||
+			titles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
+	})
 }
 
 // into reads lines of a bundle into a list.
@@ -118,9 +157,17 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 			return store.Incoming{}, bad("does not have its whole story")
 		}
 	}
+	if err := s.honest(&p, n); err != nil {
+		return store.Incoming{}, err
+	}
 	c, err := caseOf(store.Case{ID: p.ID, Number: p.Number, Version: p.Version, CreatedAt: p.Created, UpdatedAt: p.Updated, GrowerID: p.Person, Doc: string(p.Doc)})
 	if err != nil {
 		return store.Incoming{}, bad("cannot be read by this program")
+	}
+	if err := s.mayBe(&c); err != nil {
+		return store.Incoming{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
+			return fault.Fault{Field: "file", Problem: fmt.Sprintf("case %d of it: %s %s", n, f.Field, f.Problem), Mend: f.Mend}
+		})
 	}
 	c.Stage = casework.StageOf(s.facts(&c.Doc))
 	row, err := s.row(&c)
@@ -133,11 +180,106 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 		if !plainID.MatchString(ph.ID) {
 			return store.Incoming{}, bad("has a picture without a proper id")
 		}
-		jpeg, err := b.Read(ph.File)
+		jpeg, err := b.Read(ph.File, photo.MaxBytes)
 		if err != nil || !photo.Kept(jpeg) {
 			return store.Incoming{}, bad("has a picture that is none")
 		}
 		x.Photos = append(x.Photos, store.Photo{ID: ph.ID, CaseID: p.ID, At: ph.At, JPEG: jpeg})
 	}
 	return x, nil
+}
+
+// Limits of a case of a bundle: more than this program can have written.
+const (
+	mostText    = 20_000 // signs of one text: a grower's page with every sentence
+	mostRounds  = 100
+	mostStory   = 5000
+	mostPicture = 60
+)
+
+// honest refuses what of a packed case no desk can have written: moments that cannot be,
+// texts and stories without end. Errors name file and the case.
+func (s *Service) honest(p *PackedCase, n int) error {
+	bad := func(why string) error {
+		return fault.New("file", fmt.Sprintf("case %d of it %s", n, why), "fetch it once more from the other desk")
+	}
+	soon := s.Now().AddDate(0, 0, 2)
+	for _, at := range []string{p.Created, p.Updated} {
+		if t := store.Moment(at); t.Year() < 1900 || t.After(soon) {
+			return bad("is of " + humanise.Short(at, 20) + ", which cannot be")
+		}
+	}
+	if len(p.Story) > mostStory || len(p.Photos) > mostPicture || len(p.Changes) > mostStory {
+		return bad("has a story or pictures without end")
+	}
+	for _, l := range p.Story {
+		if t := store.Moment(l.At); t.Year() < 1900 || t.After(soon) || len(l.Who) > mostReach || len(l.Kind) > 40 || len(l.Text) > mostText {
+			return bad("has a line in its story that cannot be")
+		}
+	}
+	var any any
+	if err := json.Unmarshal(p.Doc, &any); err != nil || tooLong(any) {
+		return bad("has a text that is longer than any field")
+	}
+	return nil
+}
+
+func tooLong(v any) bool {
+	switch x := v.(type) {
+	case string:
+		return len(x) > mostText
+	case []any:
+		return slices.ContainsFunc(x, tooLong)
+	case map[string]any:
+		for k, y := range x {
+			if len(k) > mostText || tooLong(y) {
+				return true
+			}
+		}
+	}
+	return false
+}
+
+// mayBe holds a case from elsewhere to what the API asks of one: what was brought in, and
+// every day in it. Errors name the field.
+func (s *Service) mayBe(c *Case) error {
+	raw, err := json.Marshal(c.Intake)
+	if err != nil {
+		return err
+	}
+	var in casefile.Intake
+	if err := schema.Read(raw, &in); err != nil {
+		return fault.Under("intake", err)
+	}
+	if len(c.Rounds) > mostRounds {
+		return fault.New("rounds", fmt.Sprintf("are %d", len(c.Rounds)), "fetch it once more from the other desk")
+	}
+	var l fault.List
+	day := func(field, on string) {
+		if _, err := civil.Parse(on); on != "" && err != nil {
+			l.Add(field, fmt.Sprintf("%q is not a day", humanise.Short(on, 20)), "write it as YYYY-MM-DD")
+		}
+	}
+	day("askOn", c.AskOn)
+	for _, t := range in.Treated {
+		day("intake.treated", t.On)
+	}
+	for _, r := range c.Rounds {
+		for _, g := range r.Given {
+			day("given", g.On)
+		}
+		if d := r.Days; d != nil {
+			for _, on := range append(slices.Clone(d.On), d.Start, d.Test) {
+				day("days", on)
+			}
+		}
+	}
+	if p := c.Page; p != nil {
+		day("page.until", p.Until)
+		for _, x := range p.Sheet.Table {
+			day("page.table", x.On)
+		}
+		day("page.askDay", p.Sheet.AskDay)
+	}
+	return l.Err()
 }

@@ -115,6 +115,7 @@ func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id st
 	if err != nil {
 		return changed{}, err
 	}
+	s.prepared(who, kind, &c)
 	if c.Keeper == "" && slices.Contains(benchKinds, kind) && who.Login != "" {
 		if now, err := casefile.Encode(c.Doc); err != nil || now == was { // what changed nothing takes nothing
 			return changed{c: c, same: true}, err

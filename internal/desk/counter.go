@@ -9,6 +9,7 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/remedy"
+	"botanik/core/sprayday"
 	"botanik/core/weather"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -104,7 +105,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 		}
 		out.Ask = append(out.Ask, a)
 	}
-	return out, s.notices(ctx, &out, m, air)
+	return out, s.notices(ctx, &out, m)
 }
 
 // from says who a day's weather is from.
@@ -148,7 +149,7 @@ func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air weather.Day) error {
+func (s *Service) notices(ctx context.Context, out *Today, m house.Moment) error {
 	day := m.Today
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
 		if k := s.Base().Cause(t.Cause); k != nil && k.Regulated != "" {
@@ -171,6 +172,16 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 	for _, x := range lost {
 		out.Notices = append(out.Notices, Notice{"message", "A message to " + x.Reach + " did not arrive.", strings.TrimSuffix(x.Said, ".") + ". Telephone, or print the page.", x.CaseID})
 	}
+	for _, name := range s.House.Unread() {
+		out.Notices = append(out.Notices, Notice{Kind: "house", Bold: "Cannot be read: " + name + ".", Text: "What this program ships with holds meanwhile. A coordinator writes it anew in House rules."})
+	}
+	torn, err := s.Store.TornSince(ctx, store.Stamp(day.Add(-lostBack).Midnight(m.Clock)))
+	if err != nil {
+		return err
+	}
+	for _, b := range torn {
+		out.Notices = append(out.Notices, Notice{Kind: "import", Bold: "The import of " + b.Name + " was broken off.", Text: "The program stopped meanwhile; what had come in was taken out again. Bring the file once more."})
+	}
 	if why := s.Weather.Trouble(); why != "" {
 		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + "; simulated hours stand in its place. Look outside before anything is sprayed."})
 	}
@@ -184,9 +195,31 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment, air w
 	if err := s.wetAhead(m, out); err != nil {
 		return err
 	}
-	if air.GoodEvening() {
-		out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s: %.0f °C, dry, light air.", s.forecast(air), air.EveningC)})
+	return s.eveningNotice(m, out)
+}
+
+// eveningNotice tells of an evening that suits spraying, by the same rule as Spray days.
+func (s *Service) eveningNotice(m house.Moment, out *Today) error {
+	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(2).Midnight(m.Clock))
+	if err != nil {
+		return err
 	}
+	today := slices.DeleteFunc(sprayday.Judge(hours, sprayday.AnyEvening, m.Spot().Lat, m.Spot().Lon), func(h sprayday.Judged) bool {
+		return civil.Of(h.At, m.Clock) != m.Today || h.At.Before(m.Now)
+	})
+	best, ok := sprayday.Evening(today, m.Clock)
+	if !ok {
+		return nil
+	}
+	of := []weather.Hour{}
+	sum := 0.0
+	for _, h := range today {
+		if !h.At.Before(best.From) && h.At.Before(best.To) {
+			of, sum = append(of, h.Air), sum+h.Air.TempC
+		}
+	}
+	from := s.Weather.Sources(of)
+	out.Notices = append(out.Notices, Notice{Kind: "evening", Bold: "A good evening for spraying.", Text: fmt.Sprintf("%s to %s, %s: %.0f °C, dry, light air. Spray days says it for each remedy.", best.From.Format("15:04"), best.To.Format("15:04"), from, sum/float64(len(of)))})
 	return nil
 }
 

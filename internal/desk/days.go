@@ -74,6 +74,9 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 		if err != nil {
 			return out, err
 		}
+		if was := c.Now().Days; was != nil && was.Start == out.Start {
+			out.Test = was.Test // the patch test before the first day, as it was told
+		}
 		fits, err := s.fits(m, c, s.repeated(c))
 		if err == nil && fits != nil {
 			out.Notes = append(out.Notes, warned(out.Planned(), fits)...)

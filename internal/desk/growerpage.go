@@ -239,7 +239,7 @@ func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUp
 // EndPage takes a grower's address back: from then on it leads nowhere, and the next
 // hand-over gets another.
 func (s *Service) EndPage(ctx context.Context, who Person, id string, from int) (View, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.TakePageBack) {
 		return View{}, ErrForbidden
 	}
 	return s.change(ctx, who, id, from, "page", func(_ house.Moment, c *Case) (string, error) {

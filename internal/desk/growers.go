@@ -6,6 +6,8 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"io/fs"
+	"os"
 	"regexp"
 	"slices"
 	"strings"
@@ -163,7 +165,7 @@ func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (Grow
 
 // casesOf are a person and their cases, for a coordinator. Errors name person.
 func (s *Service) casesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.HandlePersons) {
 		return store.Grower{}, nil, ErrForbidden
 	}
 	g, err := s.person(ctx, "person", id)
@@ -244,22 +246,23 @@ func saidIn(d *casefile.Doc) []string {
 // ForgetGrower takes a person out of the desk on request: the cases stay, the person goes.
 // Their full name and addresses go from the cases of others as well, the name only where
 // nobody else has it; also are parts of the name that go from their own cases. It answers
-// how many cases were theirs. Coordinators only. Errors name person or also.
-func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also []string) (int, error) {
+// how many cases were theirs, and what of them is still in copies. Coordinators only. Errors
+// name person or also.
+func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also []string) (ForgottenAs, error) {
 	g, cases, err := s.casesOf(ctx, who, id)
 	if err != nil {
-		return 0, err
+		return ForgottenAs{}, err
 	}
 	for i, w := range also {
 		if !slices.Contains(nameParts(g.Name), w) {
-			return 0, fault.New(fmt.Sprintf("also[%d]", i), fmt.Sprintf("%q is no part of the name", w), "use the words the mentions list")
+			return ForgottenAs{}, fault.New(fmt.Sprintf("also[%d]", i), fmt.Sprintf("%q is no part of the name", w), "use the words the mentions list")
 		}
 	}
 	reach := []string{g.Contact, ReachOf(g.Contact)}
 	for _, r := range cases {
 		c, err := s.read(ctx, r.ID)
 		if err != nil {
-			return 0, err
+			return ForgottenAs{}, err
 		}
 		reach = append(reach, c.Intake.Contact, ReachOf(c.Intake.Contact))
 	}
@@ -267,7 +270,7 @@ func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also 
 	reach = slices.DeleteFunc(slices.Compact(reach), func(x string) bool { return x == "" })
 	same, err := s.Store.GrowersNamed(ctx, g.Name)
 	if err != nil {
-		return 0, err
+		return ForgottenAs{}, err
 	}
 	wide := slices.Clone(reach)
 	if len(same) < 2 && strings.Contains(g.Name, " ") { // a first name alone may be anybody's
@@ -275,7 +278,10 @@ func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also 
 	}
 	rows, err := s.Store.Mentioning(ctx, id, wide)
 	if err != nil {
-		return 0, err
+		return ForgottenAs{}, err
+	}
+	if err := s.endPages(ctx, who, cases); err != nil {
+		return ForgottenAs{}, err
 	}
 	others := []string{}
 	for _, r := range rows {
@@ -283,7 +289,79 @@ func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also 
 			others = append(others, r.ID)
 		}
 	}
-	return s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others, Searched: slices.Concat(longParts(g.Name), reach, []string{g.Name})})
+	n, err := s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others, Searched: slices.Concat(longParts(g.Name), reach, []string{g.Name})})
+	if err != nil {
+		return ForgottenAs{}, err
+	}
+	out := ForgottenAs{Cases: n, Exports: s.DropExports()}
+	out.Copies, out.Gone, err = s.copiesHold(ctx)
+	return out, err
+}
+
+// ForgottenAs is what came of forgetting somebody.
+type ForgottenAs struct {
+	Cases   int    `json:"cases" doc:"that were theirs; they stay, without them"`
+	Exports int    `json:"exports" doc:"finished files of records that were taken away, since they stood in them"`
+	Copies  int    `json:"copies" doc:"copies of the desk's file in which they still are"`
+	Gone    string `json:"gone,omitempty" doc:"the day the last of those copies goes by itself, YYYY-MM-DD; empty where none does"`
+}
+
+// endPages ends the pages of somebody's cases and lets their pictures go, each with a line
+// in its story.
+func (s *Service) endPages(ctx context.Context, who Person, cases []store.Case) error {
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return err
+	}
+	writes := []store.Write{}
+	for _, r := range cases {
+		x, err := s.workOut(ctx, m, who, r.ID, r.Version, "forget", func(_ house.Moment, c *Case) (string, error) {
+			c.Photos = []casefile.Photo{}
+			if c.Page != nil {
+				p := *c.Page
+				p.Ended = true
+				c.Page = &p
+			}
+			return "forgotten on request: the page is ended, the pictures are gone", nil
+		})
+		if err != nil {
+			return err
+		}
+		if !x.same {
+			writes = append(writes, x.write)
+		}
+	}
+	return s.Store.SetCases(ctx, writes...)
+}
+
+// copiesHold counts the copies of the desk's file that were written before now, and says
+// when the last of them is taken away by newer ones; no day where copies are not written by
+// the clock.
+func (s *Service) copiesHold(ctx context.Context) (n int, gone string, err error) {
+	entries, err := os.ReadDir(s.BackupFolder())
+	if errors.Is(err, fs.ErrNotExist) {
+		return 0, "", nil
+	}
+	if err != nil {
+		return 0, "", err
+	}
+	for _, e := range entries {
+		if backupName.MatchString(e.Name()) {
+			n++
+		}
+	}
+	k, _, err := s.House.Keeping(ctx)
+	if err != nil || n == 0 {
+		return n, "", err
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return n, "", err
+	}
+	if every := map[string]int{"day": 1, "week": 7}[k.Every]; every > 0 {
+		gone = m.Today.Add(every * k.Keep).String()
+	}
+	return n, gone, nil
 }
 
 // longParts are the parts of a name that are long enough to be looked for by.

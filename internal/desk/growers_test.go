@@ -201,7 +201,7 @@ func TestAPersonIsForgotten(t *testing.T) {
 	require.ErrorContains(t, err, "no part of the name")
 	n, err := b.ForgetGrower(ctx, boss, person, []string{"Zennor"})
 	require.NoError(t, err)
-	assert.Equal(t, 1, n)
+	assert.Equal(t, 1, n.Cases)
 
 	kept, err := b.SavedSearches(ctx, staff)
 	require.NoError(t, err)

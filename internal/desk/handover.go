@@ -64,6 +64,9 @@ func (s *Service) handingOver(who Person, with []string) edit {
 		if err := casework.MayHandOver(f); err != nil {
 			return "", err
 		}
+		if r.Trainee && !who.May(people.Release) {
+			return "", fault.New("handover", "a trainee prepared it, and it is more than leaving it", "ask an advisor to look it over and hand it over")
+		}
 		if !f.Refer {
 			if err := s.mayUse(m, c, r.Treatment.Remedies); err != nil {
 				return "", err
@@ -82,6 +85,7 @@ func (s *Service) handingOver(who Person, with []string) edit {
 				c.AskOn = day.String()
 			}
 		}
+		r.Trainee = false // whoever hands it over answers for it
 		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn, With: with}
 		if r.Treatment != nil && !f.Refer {
 			r.Given = s.given(m, c)
@@ -238,7 +242,7 @@ type CloseInput struct {
 
 // Close ends a case, with what it was in the end. Errors name outcome, confirmed or found.
 func (s *Service) Close(ctx context.Context, who Person, id string, from int, in CloseInput) (View, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.CloseCases) {
 		return View{}, ErrForbidden
 	}
 	return s.change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
@@ -268,11 +272,43 @@ func (s *Service) closed(m house.Moment, c *Case, who Person, in CloseInput) (st
 
 // Reopen takes a closed case up again.
 func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (View, error) {
+	if !who.May(people.ReopenCases) {
+		return View{}, ErrForbidden
+	}
 	return s.change(ctx, who, id, from, "reopen", func(_ house.Moment, c *Case) (string, error) {
 		if c.Closing == nil {
 			return "", fault.New("", "the case is not closed", "nothing to do")
 		}
 		c.Closing = nil
 		return "opened again", nil
+	})
+}
+
+// prepares are the changes by which a trainee prepares what a grower is to do.
+var prepares = []string{"act", "remedy", "mix", "dose", "days", "round"}
+
+// prepared notes in the round that a trainee prepared something in it that somebody has to
+// look at first: anything but leaving it alone. What an advisor chose before stays released
+// only as long as no trainee touched it.
+func (s *Service) prepared(who Person, kind string, c *Case) {
+	if who.Login == "" || who.May(people.Release) || !slices.Contains(prepares, kind) {
+		return
+	}
+	c.Now().Trainee = !s.leavesIt(c)
+}
+
+// leavesIt reports whether a round does nothing to the plant: all that is chosen stands on
+// the lowest rung, and nobody decided to act or to pull it.
+func (s *Service) leavesIt(c *Case) bool {
+	r := c.Now()
+	if a := r.Act; a != nil && a.Choice != "wait" && a.Choice != "" {
+		return false
+	}
+	if r.Treatment == nil {
+		return true
+	}
+	return !slices.ContainsFunc(r.Treatment.Remedies, func(id string) bool {
+		k := s.Base().Remedy(id)
+		return k == nil || k.Rung > 0
 	})
 }

@@ -23,7 +23,7 @@ type Imported struct {
 	Same      int          `json:"same,omitempty" doc:"here already, as they are"`
 	Conflicts []string     `json:"conflicts,omitempty" doc:"here already and otherwise: ours stay"`
 	Renamed   []string     `json:"renamed,omitempty" doc:"whose number was taken here, with their new one"`
-	Left      []string     `json:"left,omitempty" doc:"house documents this desk has its own of"`
+	Taken     []string     `json:"taken,omitempty" doc:"house documents that were taken over"`
 	Refused   int          `json:"refused,omitempty" doc:"rows that could not be taken"`
 	Refusals  []RefusedRow `json:"refusals,omitempty" doc:"the first hundred of them, each with the mend"`
 }
@@ -37,8 +37,9 @@ type RefusedRow struct {
 // ImportInput says how a file that was brought is read.
 type ImportInput struct {
 	interchange.CardMapping
-	Name  string `json:"name,omitempty" maxLength:"120" doc:"the file's own name"`
-	Loose bool   `json:"loose,omitempty" doc:"what the herbarium does not know by its name is kept as a note, undetermined; else such rows are refused"`
+	Name  string   `json:"name,omitempty" maxLength:"120" doc:"the file's own name"`
+	Take  []string `json:"take,omitempty" maxItems:"10" doc:"house documents of a bundle to be taken over, by key; none unless it is said"`
+	Loose bool     `json:"loose,omitempty" doc:"what the herbarium does not know by its name is kept as a note, undetermined; else such rows are refused"`
 }
 
 // ImportReading is what a file holds, before anything is kept.
@@ -58,6 +59,8 @@ type ImportReading struct {
 	Made     time.Time               `json:"made,omitzero"`
 	Cases    int                     `json:"cases,omitempty"`
 	Photos   int                     `json:"photos,omitempty"`
+	Rules    []house.Brought         `json:"rules,omitempty" doc:"house documents of a bundle that say something else than ours: each is taken only when it is ticked"`
+	Stays    []string                `json:"stays,omitempty" doc:"documents of a bundle that never come along: devices, addresses, people"`
 }
 
 // firstShown are the records shown before anything is kept.
@@ -71,6 +74,11 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 		return ImportReading{}, err
 	}
 	defer func() { _ = f.Close() }()
+	done, err := s.heavy(ctx)
+	if err != nil {
+		return ImportReading{}, err
+	}
+	defer done()
 	out := ImportReading{Columns: []string{}, Targets: interchange.Targets, Doubts: []string{}, Refusals: []RefusedRow{}, First: []OldCard{}}
 	if isZip(f) && interchange.HoldsYAML(f, size) {
 		return s.readHerbarium(f, size, out)
@@ -81,7 +89,12 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 			return ImportReading{}, err
 		}
 		out.Kind, out.Desk, out.Made, out.Cases, out.Photos, out.Rows, out.Good = "bundle", b.Desk, b.Made, b.Cases, b.Photos, b.Cases, b.Cases
-		return out, nil
+		docs, err := documents(b)
+		if err != nil {
+			return ImportReading{}, err
+		}
+		out.Rules, out.Stays, err = s.House.LookAt(ctx, docs)
+		return out, err
 	}
 	out.Kind = "csv"
 	m, err := s.House.Moment(ctx)
@@ -109,22 +122,47 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 		return Job{}, err
 	}
 	name := cmp.Or(humanise.Line(in.Name), "records")
-	return s.begin(who, "import", name, func(ctx context.Context, tell func(int, int), _ *os.File) (string, *Imported, error) {
-		f, size, err := s.brought(who, id)
+	path, err := s.uploadPath(who, id)
+	if err != nil {
+		return Job{}, err
+	}
+	// From now on it is the job's: pressed twice it is taken in once, and bringing another
+	// file takes this one from nobody.
+	mine := path + ".taken"
+	if err := os.Rename(path, mine); errors.Is(err, os.ErrNotExist) {
+		return Job{}, ErrNotFound
+	} else if err != nil {
+		return Job{}, err
+	}
+	job, err := s.begin(who, "import", name, func(ctx context.Context, tell func(int, int), _ *os.File) (string, *Imported, error) {
+		defer func() { _ = os.Remove(mine) }() // what stays of it goes with the folder; the records are what counts
+		f, err := os.Open(mine)
 		if err != nil {
 			return "", nil, err
 		}
-		if reading.Kind == "herbarium" {
-			err := s.layOver(ctx, f, size)
-			return "it counts from now on", nil, errors.Join(err, f.Close(), os.Remove(f.Name()))
-		}
-		out, err := s.takeIn(ctx, m, who, name, f, size, in, reading, tell)
-		err = errors.Join(err, f.Close(), os.Remove(f.Name()))
-		if out == nil || err != nil {
+		defer func() { _ = f.Close() }()
+		info, err := f.Stat()
+		if err != nil {
 			return "", nil, err
 		}
-		return fmt.Sprintf("%d cases came in", out.In), out, nil
+		done, err := s.heavy(ctx)
+		if err != nil {
+			return "", nil, err
+		}
+		defer done()
+		if reading.Kind == "herbarium" {
+			return "it counts from now on", nil, s.layOver(ctx, f, info.Size())
+		}
+		out, err := s.takeIn(ctx, m, who, name, f, info.Size(), in, reading, tell)
+		if err != nil {
+			return "", nil, err
+		}
+		return fmt.Sprintf("%s came in", humanise.Count(out.In, "case")), out, nil
 	})
+	if err != nil { // other work is going on: it lies ready for the next try
+		return Job{}, errors.Join(err, os.Rename(mine, path))
+	}
+	return job, nil
 }
 
 // takeIn takes in what a file holds: all that can be taken, or nothing, also when it was
@@ -137,20 +175,22 @@ func (s *Service) takeIn(ctx context.Context, m house.Moment, who Person, name s
 	out := &Imported{Batch: batch.ID}
 	var err error
 	if at, ok := f.(io.ReaderAt); reading.Kind == "bundle" && ok {
-		err = s.keepBundle(ctx, at, size, batch.ID, out, tell)
+		err = s.keepBundle(ctx, who, at, size, batch.ID, in.Take, out, tell)
 	} else {
 		err = s.keepCards(ctx, m, f, in, batch.ID, out, func(n int) { tell(n, reading.Rows) })
 	}
-	if err != nil {
-		_, _, undo := s.Store.UndoBatch(context.WithoutCancel(ctx), batch.ID, store.Stamp(s.Now()))
-		return nil, errors.Join(err, undo)
+	if err == nil {
+		err = s.Store.CountBatch(context.WithoutCancel(ctx), batch.ID, out.In)
 	}
-	return out, s.Store.CountBatch(ctx, batch.ID, out.In)
+	if err != nil { // what is called failed is not kept
+		return nil, errors.Join(err, s.takeOut(context.WithoutCancel(ctx), who, batch.ID))
+	}
+	return out, nil
 }
 
 // TakeCards takes in old records from a table at once. Coordinators only.
 func (s *Service) TakeCards(ctx context.Context, who Person, name string, f io.ReadSeeker, in ImportInput) (*Imported, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.BringIn) {
 		return nil, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -159,6 +199,43 @@ func (s *Service) TakeCards(ctx context.Context, who Person, name string, f io.R
 	}
 	return s.takeIn(ctx, m, who, name, f, 0, in, ImportReading{Kind: "csv"}, func(int, int) {})
 }
+
+// takeOut takes out all that came with a batch, cases and house documents.
+func (s *Service) takeOut(ctx context.Context, who Person, batch string) error {
+	_, docs := s.House.Restore(ctx, who, batch)
+	_, _, err := s.Store.UndoBatch(ctx, batch, store.Stamp(s.Now()))
+	if errors.Is(err, ErrNotFound) { // undone already
+		err = nil
+	}
+	return errors.Join(docs, err)
+}
+
+// ClearWork takes away what a run of the program left that did not end well: files of long
+// work, halves of copies, and what imports had brought in before they were broken off. It
+// answers the names of those; before anybody works.
+func (s *Service) ClearWork(ctx context.Context) ([]string, error) {
+	if err := os.RemoveAll(s.WorkFolder()); err != nil {
+		return nil, err
+	}
+	if err := s.clearParts(); err != nil {
+		return nil, err
+	}
+	torn, err := s.Store.TornBatches(ctx)
+	if err != nil {
+		return nil, err
+	}
+	names := []string{}
+	for _, b := range torn {
+		if err := errors.Join(s.takeOut(ctx, theProgram, b.ID), s.Store.MarkTorn(ctx, b.ID)); err != nil {
+			return names, fmt.Errorf("import %s: %w", b.Name, err)
+		}
+		names = append(names, b.Name)
+	}
+	return names, nil
+}
+
+// theProgram is who takes out what an import left that was broken off.
+var theProgram = Person{ID: "program", Name: "the program", Role: people.Coordinator}
 
 // ImportBatch is what was brought in from elsewhere at once.
 type ImportBatch struct {
@@ -169,6 +246,7 @@ type ImportBatch struct {
 	At     time.Time `json:"at"`
 	Cases  int       `json:"cases"`
 	Undone bool      `json:"undone,omitempty"`
+	Torn   bool      `json:"torn,omitempty" doc:"the program stopped while it came in; what had come was taken out again"`
 }
 
 // Batches lists what was brought in from elsewhere, the newest first.
@@ -176,7 +254,7 @@ func (s *Service) Batches(ctx context.Context) ([]ImportBatch, error) {
 	rows, err := s.Store.Batches(ctx)
 	out := []ImportBatch{}
 	for _, b := range rows {
-		out = append(out, ImportBatch{b.ID, b.Name, b.Kind, b.Who, store.Moment(b.At), b.Cases, b.UndoneAt != ""})
+		out = append(out, ImportBatch{b.ID, b.Name, b.Kind, b.Who, store.Moment(b.At), b.Cases, b.UndoneAt != "", b.State == "torn"})
 	}
 	return out, err
 }
@@ -184,18 +262,19 @@ func (s *Service) Batches(ctx context.Context) ([]ImportBatch, error) {
 // Undone is what became of an import that was undone.
 type Undone struct {
 	Gone int      `json:"gone"`
-	Stay []string `json:"stay" doc:"numbers of those somebody worked on since: they stay"`
+	Stay []string `json:"stay" doc:"what somebody worked on since, and stays: numbers of cases, names of house documents"`
 }
 
 // UndoImport takes out what was brought in at once and nobody worked on since. Coordinators
 // only.
 func (s *Service) UndoImport(ctx context.Context, who Person, batch string) (Undone, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.BringIn) {
 		return Undone{}, ErrForbidden
 	}
 	gone, stay, err := s.Store.UndoBatch(ctx, batch, store.Stamp(s.Now()))
-	if stay == nil {
-		stay = []string{}
+	if err != nil {
+		return Undone{}, err
 	}
-	return Undone{gone, stay}, err
+	docs, err := s.House.Restore(ctx, who, batch)
+	return Undone{gone, append(append([]string{}, stay...), docs...)}, err
 }

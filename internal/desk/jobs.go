@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/guard"
 	"botanik/internal/people"
 )
 
@@ -90,18 +91,28 @@ func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
 	}
 	x.wait.Go(func() {
 		defer stop()
-		said, in, err := f(ctx, func(done, total int) {
-			x.mu.Lock()
-			j.Done, j.Total = done, total
-			x.mu.Unlock()
-		}, out)
+		var said string
+		var in *Imported
+		err := guard.Run(func() (err error) {
+			said, in, err = f(ctx, func(done, total int) {
+				x.mu.Lock()
+				j.Done, j.Total = done, total
+				x.mu.Unlock()
+			}, out)
+			return err
+		})
 		err = errors.Join(err, out.Close())
+		if guard.Is(err) {
+			s.log("long work failed by a mistake of ours", err)
+		}
 		x.mu.Lock()
 		defer x.mu.Unlock()
 		j.Said, j.Import = said, in
 		switch {
-		case ctx.Err() != nil:
+		case err != nil && ctx.Err() != nil:
 			j.State, j.Said = "cancelled", "cancelled; nothing of it was kept"
+		case guard.Is(err):
+			j.State, j.Said = "failed", "our mistake; nothing of it was kept, and what happened stands in the log"
 		case err != nil:
 			j.State, j.Said = "failed", err.Error()
 			if fs := fault.From(err); fault.Is(err) {
@@ -117,6 +128,48 @@ func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
 	return j.Job, nil
 }
 
+// heavyPatience is how long a reading of a large file waits for the one before it.
+const heavyPatience = 20 * time.Second
+
+// heavy lets one reading of a file from elsewhere go on at a time: each is bounded, and
+// twelve together are not. done has to be called after it.
+func (s *Service) heavy(ctx context.Context) (done func(), err error) {
+	wait := time.NewTimer(heavyPatience)
+	defer wait.Stop()
+	select {
+	case s.reading <- struct{}{}:
+		return func() { <-s.reading }, nil
+	case <-ctx.Done():
+		return nil, ctx.Err()
+	case <-wait.C:
+		return nil, fault.New("", "another large file is being read just now", "try again in a minute")
+	}
+}
+
+// log tells an error to whoever looks after the desk.
+func (s *Service) log(what string, err error) {
+	if s.Log != nil {
+		s.Log.Error(what, "err", err)
+	}
+}
+
+// DropExports takes away finished exports of everybody: what somebody asked to have
+// forgotten may stand in them.
+func (s *Service) DropExports() int {
+	x := &s.jobs
+	x.mu.Lock()
+	defer x.mu.Unlock()
+	n := 0
+	for _, j := range x.list {
+		if j.File {
+			_ = os.Remove(j.path)
+			j.File, j.Said = false, "taken away: somebody in it was forgotten"
+			n++
+		}
+	}
+	return n
+}
+
 // Jobs lists somebody's long works, the newest first; a coordinator sees everybody's.
 func (s *Service) Jobs(who Person) []Job {
 	x := &s.jobs
@@ -124,7 +177,7 @@ func (s *Service) Jobs(who Person) []Job {
 	defer x.mu.Unlock()
 	out := []Job{}
 	for _, j := range slices.Backward(x.list) {
-		if j.owner == who.ID || who.Role == people.Coordinator {
+		if j.owner == who.ID || who.May(people.SeeAllWork) {
 			out = append(out, j.Job)
 		}
 	}
@@ -134,7 +187,7 @@ func (s *Service) Jobs(who Person) []Job {
 func (s *Service) job(who Person, id string) (*job, error) {
 	x := &s.jobs
 	for _, j := range x.list {
-		if j.ID == id && (j.owner == who.ID || who.Role == people.Coordinator) {
+		if j.ID == id && (j.owner == who.ID || who.May(people.SeeAllWork)) {
 			return j, nil
 		}
 	}

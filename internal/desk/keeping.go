@@ -112,7 +112,7 @@ const tryAgain = time.Hour
 
 // BackupNow writes a copy at once. Coordinators only.
 func (s *Service) BackupNow(ctx context.Context, who Person) (Backup, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.KeepFile) {
 		return Backup{}, ErrForbidden
 	}
 	k, _, err := s.House.Keeping(ctx)
@@ -128,7 +128,9 @@ var backupName = regexp.MustCompile(`^botanik-\d{8}-\d{6}\.db$`)
 // went wrong is remembered with it.
 func (s *Service) keepBackup(ctx context.Context, k house.Keeping, now time.Time) (Backup, error) {
 	c := store.Copy{At: store.Stamp(now), File: "botanik-" + now.UTC().Format("20060102-150405") + ".db"}
-	err := os.MkdirAll(s.BackupFolder(), 0o700)
+	s.copying.Lock() // a half of another copy is no left-over
+	defer s.copying.Unlock()
+	err := errors.Join(os.MkdirAll(s.BackupFolder(), 0o700), s.clearParts())
 	if err == nil {
 		var done store.Copied
 		if done, err = s.Store.Backup(ctx, filepath.Join(s.BackupFolder(), c.File)); err == nil { // looked over before it has its name
@@ -144,6 +146,21 @@ func (s *Service) keepBackup(ctx context.Context, k house.Keeping, now time.Time
 		err = errors.Join(err, logged)
 	}
 	return Backup{now, c.File, c.Bytes, c.Cases, c.Trouble, c.Trouble == ""}, err
+}
+
+// clearParts takes away halves of copies that a stop in the middle left: they are as large
+// as the desk, with everybody in it.
+func (s *Service) clearParts() error {
+	list, err := filepath.Glob(filepath.Join(s.BackupFolder(), "botanik-*.db.part*"))
+	if err != nil {
+		return err
+	}
+	for _, f := range list {
+		if err := os.Remove(f); err != nil && !errors.Is(err, os.ErrNotExist) {
+			return err
+		}
+	}
+	return nil
 }
 
 // prune takes away the oldest copies the clock wrote; what else lies there stays.
@@ -169,7 +186,7 @@ func (s *Service) prune(keep int) error {
 
 // Health tells how the desk's file and its copies stand. Coordinators only.
 func (s *Service) Health(ctx context.Context, who Person) (FileHealth, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.KeepFile) {
 		return FileHealth{}, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -223,7 +240,7 @@ type Checked struct {
 
 // CheckFile looks the whole file over. Coordinators only.
 func (s *Service) CheckFile(ctx context.Context, who Person) (Checked, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.KeepFile) {
 		return Checked{}, ErrForbidden
 	}
 	out := Checked{At: s.Now(), Whole: true, Said: "every page of it was read and is whole"}
@@ -236,4 +253,19 @@ func (s *Service) CheckFile(ctx context.Context, who Person) (Checked, error) {
 	}
 	s.looked.Store(&out.At)
 	return out, nil
+}
+
+const (
+	// keysKept are days a request may be repeated under its key: a telephone that was without
+	// a network over a long week-end.
+	keysKept = 7
+	// messagesKept are days a message stays after it came to its end.
+	messagesKept = 60
+)
+
+// Sweep takes out what is done with; see store.Sweep.
+func (s *Service) Sweep(ctx context.Context) error {
+	now := s.Now()
+	_, err := s.Store.Sweep(ctx, now.AddDate(0, 0, -keysKept), now.AddDate(0, 0, -messagesKept))
+	return err
 }

@@ -66,7 +66,7 @@ var titles = map[string]string{"page": "Your plant page", "moved": "The days hav
 // Send writes a message of a case into the outbox: the page, or the question how it went.
 // The same is never written twice. Errors name kind, contact or handover.
 func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.SendMessages) {
 		return nil, ErrForbidden
 	}
 	c, err := s.read(ctx, id)
@@ -102,11 +102,20 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 	return s.Messages(ctx, id)
 }
 
-// queue writes a message, held at once where it cannot or may not go.
+// queue writes a message down once; one that says the same was written before: well.
 func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once, what string) error {
+	msg, err := s.compose(ctx, m, c, kind, once, what)
+	if err == nil {
+		_, err = s.Store.AddMessage(ctx, msg)
+	}
+	return err
+}
+
+// compose is a message as it would be written, held at once where it cannot or may not go.
+func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, once, what string) (store.Message, error) {
 	words, _, err := s.House.Templates(ctx)
 	if err != nil {
-		return err
+		return store.Message{}, err
 	}
 	text := map[string]string{"page": words.Page, "moved": words.Moved, "ask": words.Ask}[kind]
 	link := "your page"
@@ -117,7 +126,7 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once
 	if kind == "page" {
 		all, _, err := s.linksTogether(ctx, m, c)
 		if err != nil {
-			return err
+			return store.Message{}, err
 		}
 		if all != "" {
 			link, plant, number = "\n"+all, "plants", fmt.Sprintf("%d cases", len(c.Now().Handover.With))
@@ -131,14 +140,13 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once
 	out, err := s.Store.OptedOut(ctx, msg.Reach)
 	switch {
 	case err != nil:
-		return err
+		return store.Message{}, err
 	case msg.Reach == "":
 		msg.State, msg.Said = "held", "no address a message can go to"
 	case out:
 		msg.State, msg.Said = "held", "wants no messages"
 	}
-	_, err = s.Store.AddMessage(ctx, msg) // one that says the same was written before: well
-	return err
+	return msg, nil
 }
 
 // NoMessages keeps that a grower wants none, or takes that back.
@@ -212,6 +220,8 @@ func (s *Service) handOn(ctx context.Context, by Carrier, m store.Message) (stat
 		return "sent", r.Said, now.Add(askAfter)
 	case err == nil:
 		return r.State, r.Said, now
+	case errors.Is(err, gateway.ErrNone):
+		return "held", gateway.ErrNone.Error() + ": telephone, print the page, or name one in House rules", now
 	case errors.Is(err, gateway.ErrUnsure):
 		return "failed", gateway.ErrUnsure.Error() + ": telephone", now
 	case errors.Is(err, gateway.ErrRefused):

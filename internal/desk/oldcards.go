@@ -52,18 +52,22 @@ func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeek
 		in.Columns = interchange.Guess(t.Names)
 	}
 	out.Used = in.CardMapping
+	if left := in.Unread(t.Names); len(left) > 0 {
+		out.Doubts = append(out.Doubts, "Read from no column, and not taken in: "+strings.Join(left, ", ")+".")
+	}
 	at, err := in.Index(t.Names)
 	if err != nil {
 		return err
 	}
 	if in.Days == "" {
-		if in.Days, err = dayOrder(ctx, file, at["brought"]); err != nil {
+		iso := false
+		if in.Days, iso, err = dayOrder(ctx, file, at["brought"]); err != nil {
 			return err
 		}
-		if in.Days == "" {
+		if in.Days == "" && !iso {
 			out.Doubts = append(out.Doubts, "No day tells whether the day or the month comes first; the day is taken to. Choose the other where that is wrong.")
-			in.Days = "day first"
 		}
+		in.Days = cmp.Or(in.Days, "day first")
 		if _, err := file.Seek(0, io.SeekStart); err != nil {
 			return err
 		}
@@ -75,8 +79,12 @@ func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeek
 	read := s.cardReader(m, in, at)
 	for {
 		row, line, err := t.Next()
-		if errors.Is(err, io.EOF) {
+		var torn interchange.Unreadable
+		switch {
+		case errors.Is(err, io.EOF):
 			return nil
+		case errors.As(err, &torn):
+			return torn.Unwrap() // nothing after it can be read, so nothing of it is kept
 		}
 		if ctx.Err() != nil {
 			return ctx.Err()
@@ -107,27 +115,36 @@ func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeek
 	}
 }
 
-// dayOrder looks through a table's days for one that says how they are written.
-func dayOrder(ctx context.Context, file io.ReadSeeker, column int) (string, error) {
+// dayOrder looks through a table's days for one that says how they are written; all ISO
+// where each stands as YYYY-MM-DD, which leaves nothing to be asked.
+func dayOrder(ctx context.Context, file io.ReadSeeker, column int) (order string, iso bool, err error) {
 	if _, err := file.Seek(0, io.SeekStart); err != nil {
-		return "", err
+		return "", false, err
 	}
 	t, err := interchange.OpenTable(file)
 	if err != nil {
-		return "", err
+		return "", false, err
 	}
 	var o interchange.DayOrder
+	iso = true
 	for {
 		row, _, err := t.Next()
+		var torn interchange.Unreadable
 		switch {
+		case errors.As(err, &torn):
+			return "", false, torn.Unwrap()
 		case errors.Is(err, io.EOF):
-			return o.Read(), nil
+			return o.Read(), iso, nil
 		case ctx.Err() != nil:
-			return "", ctx.Err()
+			return "", false, ctx.Err()
 		case err == nil:
-			o.See(row[column])
+			day := row[column]
+			o.See(day)
+			if _, bad := civil.Parse(day[:min(len(day), 10)]); day != "" && bad != nil {
+				iso = false
+			}
 		case !fault.Is(err):
-			return "", err
+			return "", false, err
 		}
 	}
 }
@@ -203,6 +220,10 @@ func (s *Service) cardReader(m house.Moment, in *ImportInput, at map[string]int)
 			}
 		}
 		if said := cell("remedy", 200); said != "" {
+			if first, rest, many := strings.Cut(said, ";"); many && remedies[strings.ToLower(first)] != "" { // our own table
+				said = first
+				c.Note = strings.TrimSpace("Also: " + rest + ". " + c.Note)
+			}
 			if c.Remedy = remedies[strings.ToLower(said)]; c.Remedy == "" {
 				c.Note = strings.TrimSpace("Advised: " + said + ". " + c.Note)
 			}

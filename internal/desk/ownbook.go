@@ -119,39 +119,52 @@ func (s *Service) layOver(ctx context.Context, f io.ReaderAt, size int64) error 
 	if _, err := s.checked(folder); err != nil {
 		return errors.Join(err, os.RemoveAll(folder))
 	}
-	if err := s.setAside(); err != nil {
+	aside, err := s.setAside()
+	if err != nil {
 		return errors.Join(err, os.RemoveAll(folder))
 	}
-	if err := os.Rename(folder, s.ownFolder()); err != nil {
-		return err
+	err = os.Rename(folder, s.ownFolder())
+	var b *knowledge.Base
+	if err == nil {
+		b, err = s.checked(s.ownFolder()) // under the name its entries carry from now on
 	}
-	b, err := s.checked(s.ownFolder()) // under the name its entries carry from now on
-	if err != nil {
-		return err
+	if err != nil { // those of before are put back: what is called failed counts in nothing
+		return errors.Join(err, os.RemoveAll(s.ownFolder()), putBack(aside, s.ownFolder()))
 	}
 	s.readFrom(b)
-	return s.Settle(ctx)
+	if err := s.Settle(ctx); err != nil { // the book counts; what cases are found by is brought up to date at the next start
+		s.log("cases were not all indexed for another book", err)
+	}
+	return nil
 }
 
-// setAside moves the desk's own sheets away; none are there then.
-func (s *Service) setAside() error {
-	err := os.Rename(s.ownFolder(), fmt.Sprintf("%s.%s", s.ownFolder(), s.Now().UTC().Format("20060102-150405.000")))
-	if errors.Is(err, fs.ErrNotExist) {
+func putBack(aside, to string) error {
+	if aside == "" {
 		return nil
 	}
-	return err
+	return os.Rename(aside, to)
+}
+
+// setAside moves the desk's own sheets away and answers where to; none are there then.
+func (s *Service) setAside() (string, error) {
+	to := fmt.Sprintf("%s.%s", s.ownFolder(), s.Now().UTC().Format("20060102-150405.000"))
+	err := os.Rename(s.ownFolder(), to)
+	if errors.Is(err, fs.ErrNotExist) {
+		return "", nil
+	}
+	return to, err
 }
 
 // DropBook goes back to the herbarium as it ships. The desk's own sheets are kept beside.
 // Coordinators only.
 func (s *Service) DropBook(ctx context.Context, who Person) (FileHealth, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.BringIn) {
 		return FileHealth{}, ErrForbidden
 	}
 	if s.Books == nil {
 		return FileHealth{}, fault.New("", "the desk's own herbarium lies in the folder named at its start", "start without it")
 	}
-	if err := s.setAside(); err != nil {
+	if _, err := s.setAside(); err != nil {
 		return FileHealth{}, err
 	}
 	b, err := s.Books("")

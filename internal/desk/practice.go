@@ -237,7 +237,7 @@ type Learner struct {
 
 // Learners are those who practised, by name. Coordinators only.
 func (s *Service) Learners(ctx context.Context, who Person) ([]Learner, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SeeLearners) {
 		return nil, ErrForbidden
 	}
 	accounts, err := s.Store.Accounts(ctx)

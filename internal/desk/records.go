@@ -34,9 +34,8 @@ type ExportInput struct {
 // Advisors take out tables without people; the rest is for coordinators. Errors name what,
 // license or a field of the question.
 func (s *Service) Export(ctx context.Context, who Person, in ExportInput) (Job, error) {
-	boss := who.Role == people.Coordinator
 	table := interchange.TableCalled(in.What)
-	if who.Role == people.Trainee || !boss && (table == nil || in.People) {
+	if !who.May(people.TakeOutTables) || !who.May(people.TakeOutAll) && (table == nil || in.People) {
 		return Job{}, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -146,7 +145,15 @@ func (s *Service) caseRow(r store.Case, c *Case) [][]string {
 		name = k.Name
 	}
 	return [][]string{{r.Number, r.CreatedAt, c.Intake.Grower, c.Intake.Contact, c.Intake.Plant, c.Intake.Host, c.Intake.Place, c.Intake.Square, c.Intake.Story, strconv.Itoa(len(c.Looks)), verdict.Cause, name, verdict.Degree, chance, r.VerdictAt,
-		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos))}}
+		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos)), s.hostName(c.Intake.Host)}}
+}
+
+// hostName is what the herbarium calls a plant, empty where it has none of that id.
+func (s *Service) hostName(id string) string {
+	if h := s.Base().Host(id); h != nil {
+		return h.Name
+	}
+	return ""
 }
 
 func (s *Service) lookRows(r store.Case, c *Case) [][]string {
@@ -333,9 +340,9 @@ func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.
 			return nil
 		}
 		n++
-		o := interchange.Occurrence{ID: r.ID, Catalog: r.Number, Day: store.Moment(r.CreatedAt).In(m.Clock).Format(time.DateOnly), Scientific: taxon, Rank: rank, Verbatim: k.Scientific, Vernacular: k.Name, Remarks: strings.TrimSpace("on " + strings.ToLower(c.Intake.Plant)), Habitat: c.Intake.Place}
+		o := interchange.Occurrence{ID: r.ID, Catalog: r.Number, Day: store.Moment(r.CreatedAt).In(m.Clock).Format(time.DateOnly), Scientific: taxon, Rank: rank, Verbatim: k.Scientific, Vernacular: k.Name, Habitat: c.Intake.Place}
 		if h := s.Base().Host(c.Intake.Host); h != nil {
-			o.Host = h.Scientific
+			o.Host, o.Remarks = h.Scientific, "on "+strings.ToLower(h.Name) // never the grower's own words: they may name anybody
 		}
 		o.Verified = "diagnosed at the desk"
 		if c.Closing != nil && c.Closing.Found != "" {

@@ -137,13 +137,19 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 	reading, err := other.ReadImport(ctx, boss, other.bring(raw), desk.ImportInput{})
 	require.NoError(t, err)
 	assert.Equal(t, []any{"bundle", "A desk that lived", 3, 1}, []any{reading.Kind, reading.Desk, reading.Cases, reading.Photos})
-	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{Name: "desk.zip"}))
+	require.Len(t, reading.Rules, 1, "what its house says otherwise is offered")
+	assert.Equal(t, "identity", reading.Rules[0].Key)
+	assert.Contains(t, reading.Rules[0].Says, "name: A desk that lived")
+	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{Name: "desk.zip", Take: []string{"identity"}}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 3, j.Import.In)
+	id, _, err := other.House.Identity(ctx)
+	require.NoError(t, err)
+	assert.Equal(t, "A desk that lived", id.Name)
 	again := other.file(other.worked(other.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
 	was, is := everything(t, raw), everything(t, again)
 	for name := range was {
-		if name != "people.jsonl" {
+		if name != "people.jsonl" && name != "settings.jsonl" { // what was ticked is a change of who took it
 			assert.Equal(t, was[name], is[name], name)
 		}
 	}

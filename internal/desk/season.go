@@ -251,36 +251,16 @@ func (s *Service) waited(ctx context.Context, _ house.Moment, out *Season, _ civ
 	return nil
 }
 
-// known are the ends of a case that say whether it got better.
-var knownEnds = []string{"better", "cleared", "no change", "lost"}
-
 func (s *Service) advisedIn(ctx context.Context, _ house.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.AdvisedIn(ctx, begin, end)
 	if err != nil {
 		return err
 	}
-	type key struct{ cause, remedy string }
-	n, better, order := map[key]int{}, map[key]int{}, []key{}
-	for _, r := range rows {
-		k := key{r.Cause, r.Remedy}
-		if !slices.Contains(knownEnds, r.Outcome) {
-			continue
+	for _, x := range rows {
+		w, ok := season.WorkedHere(x.Better, x.N)
+		if r := s.Base().Remedy(x.Remedy); ok && r != nil {
+			out.Advised = append(out.Advised, NamedAdvice{w, x.Cause, s.causeName(x.Cause), x.Remedy, r.Name})
 		}
-		if n[k] == 0 {
-			order = append(order, k)
-		}
-		n[k] += r.N
-		if r.Outcome == "better" || r.Outcome == "cleared" {
-			better[k] += r.N
-		}
-	}
-	for _, k := range order {
-		w, ok := season.WorkedHere(better[k], n[k])
-		r := s.Base().Remedy(k.remedy)
-		if !ok || r == nil {
-			continue
-		}
-		out.Advised = append(out.Advised, NamedAdvice{w, k.cause, s.causeName(k.cause), k.remedy, r.Name})
 	}
 	slices.SortStableFunc(out.Advised, func(a, b NamedAdvice) int { return cmp.Compare(b.N, a.N) })
 	return nil

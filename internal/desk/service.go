@@ -3,6 +3,7 @@ package desk
 import (
 	"context"
 	"crypto/rand"
+	"log/slog"
 	"reflect"
 	"sync"
 	"sync/atomic"
@@ -44,6 +45,11 @@ type Service struct {
 	// takes none.
 	Books func(folder string) (*knowledge.Base, error)
 
+	// Log hears what goes wrong beside requests; nil when nobody listens.
+	Log *slog.Logger
+
+	reading chan struct{} // one reading of a large file at a time
+	copying sync.Mutex    // one copy of the desk's file at a time
 	settled experience
 	surged  surged
 	jobs    jobs
@@ -99,7 +105,7 @@ func (s *Service) openBook(l knowledge.Local) {
 // New makes a service over an open store; standIn gives the hours of weather that nobody
 // measured or foretold.
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, Now: now, begun: now()}
+	s := &Service{Store: st, Now: now, begun: now(), reading: make(chan struct{}, 1)}
 	s.written.Store(base)
 	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
@@ -107,6 +113,7 @@ func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now fu
 	}, func() time.Time { return s.Now() })}
 	s.openBook(knowledge.Local{})
 	s.House = house.New(st, base, func() time.Time { return s.Now() })
+	s.House.Trouble = func(err error) { s.log("a house document cannot be read; its default holds", err) }
 	s.House.Changed = func(h remedy.House) {
 		if !reflect.DeepEqual(h.Local, s.Base().Local) { // an engine is built anew only for another book
 			s.openBook(h.Local)
@@ -118,8 +125,14 @@ func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now fu
 // newID sorts by the moment it was made.
 func newID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand.Reader).String() }
 
-// Healthy reports whether the desk's file can be read and written.
-func (s *Service) Healthy(ctx context.Context) error { return s.Store.Healthy(ctx, s.Now()) }
+// Healthy reports whether the desk's file can be read and written, and whether what every
+// request begins with can be had.
+func (s *Service) Healthy(ctx context.Context) error {
+	if _, err := s.House.Moment(ctx); err != nil {
+		return err
+	}
+	return s.Store.Healthy(ctx, s.Now())
+}
 
 // Case is a document with its tag.
 type Case struct {

@@ -138,21 +138,24 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	_, err = s.change(ctx, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
+	x, err := s.workOut(ctx, m, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
-	if err != nil {
+	if err != nil || x.same {
 		return false, err
-	}
-	if c, err = s.read(ctx, id); err != nil {
-		return true, err
 	}
 	told, to := []string{}, []string{}
 	for _, mv := range moves {
 		told, to = append(told, mv.Text()), append(to, mv.To.String())
 	}
-	err = s.queue(ctx, m, &c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
-	return true, err
+	// The day is moved and its message written together, or neither: the next turn finds
+	// nothing to move, and would tell nobody.
+	msg, err := s.compose(ctx, m, &x.c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, x.c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
+	if err != nil {
+		return false, err
+	}
+	x.write.Messages = []store.Message{msg}
+	return true, s.Store.SetCases(ctx, x.write)
 }
 
 // turned is what the weather asks of the days of a case that was handed over.

@@ -8,6 +8,7 @@ import (
 	"os"
 	"path/filepath"
 	"regexp"
+	"strings"
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
@@ -46,7 +47,7 @@ func (s *Service) uploadPath(who Person, id string) (string, error) {
 
 // BringFile begins to take a file in. Coordinators only.
 func (s *Service) BringFile(_ context.Context, who Person, name string) (Upload, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.BringIn) {
 		return Upload{}, ErrForbidden
 	}
 	if err := os.MkdirAll(s.WorkFolder(), 0o700); err != nil {
@@ -57,8 +58,10 @@ func (s *Service) BringFile(_ context.Context, who Person, name string) (Upload,
 	if err != nil {
 		return Upload{}, err
 	}
-	for _, f := range old { // one at a time for each person
-		_ = os.Remove(f)
+	for _, f := range old { // one at a time for each person; what is being taken in is a job's
+		if !strings.HasSuffix(f, ".taken") {
+			_ = os.Remove(f)
+		}
 	}
 	path, err := s.uploadPath(who, u.ID)
 	if err != nil {
@@ -96,7 +99,7 @@ func (s *Service) BringPart(_ context.Context, who Person, id string, offset int
 }
 
 func (s *Service) brought(who Person, id string) (*os.File, int64, error) {
-	if who.Role != people.Coordinator {
+	if !who.May(people.BringIn) {
 		return nil, 0, ErrForbidden
 	}
 	path, err := s.uploadPath(who, id)

@@ -35,10 +35,10 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if err := s.checkVerdict(c, rank, in); err != nil {
 			return "", err
 		}
-		if c.Now().Handover != nil && who.Role == people.Trainee {
+		if c.Now().Handover != nil && !who.May(people.ChangeHanded) {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
-		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: who.Role == people.Trainee}
+		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(people.SettleVerdicts)}
 		for _, cand := range rank.Candidates {
 			if cand.Cause == in.Cause {
 				v.P = cand.P
@@ -100,7 +100,7 @@ func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInp
 
 // Review lets an advisor agree with a trainee's verdict, or send it back.
 func (s *Service) Review(ctx context.Context, who Person, id string, from int, agree bool, note string) (View, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.ReviewVerdicts) {
 		return View{}, ErrForbidden
 	}
 	note = humanise.Text(note)

@@ -71,6 +71,7 @@ type View struct {
 	Certainty float64              `json:"certainty" doc:"how full the tag is, 0 to 1"`
 	MayUndo   string               `json:"mayUndo,omitempty" doc:"what u would take back"`
 	Unusual   string               `json:"unusual,omitempty" doc:"what about the plant is not met at this time of year, as a question"`
+	Release   bool                 `json:"release,omitempty" doc:"a trainee prepared more than leaving it alone: an advisor hands it over"`
 	HouseNews []string             `json:"houseNews" doc:"house rules changed since this case was decided"`
 }
 
@@ -97,7 +98,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
-		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), HouseNews: []string{},
+		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), Release: r.Trainee, HouseNews: []string{},
 	}
 	v.Unusual = season.Unusual(season.Brought{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {

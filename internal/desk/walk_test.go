@@ -274,7 +274,9 @@ func sameElsewhere(t *testing.T, b *bench) {
 	require.Equal(t, "done", j.State, j.Said)
 	is := everything(t, other.file(other.worked(other.Export(ctx, boss, desk.ExportInput{What: "bundle"}))))
 	for name, was := range everything(t, raw) {
-		require.Equal(t, was, is[name], name)
+		if name != "settings.jsonl" { // house documents come along only when they are ticked
+			require.Equal(t, was, is[name], name)
+		}
 	}
 	page, err := b.Store.Cases(ctx, "", "", 500)
 	require.NoError(t, err)

@@ -38,7 +38,12 @@ func (s *Service) ReadWeather(ctx context.Context, in WeatherInput) (WeatherRead
 	if err != nil {
 		return WeatherReading{}, err
 	}
+	done, err := s.heavy(ctx)
+	if err != nil {
+		return WeatherReading{}, err
+	}
 	r, err := hourly.Read(in.Text, in.Mapping, m.Clock)
+	done()
 	if err != nil {
 		return WeatherReading{}, err
 	}
@@ -65,7 +70,7 @@ type WeatherFile struct {
 // station's and the simulated ones. Errors name doubts where something looks wrong and
 // nobody said it is right.
 func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) ([]WeatherFile, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.BringWeather) {
 		return nil, ErrForbidden
 	}
 	if in.Name = humanise.Line(in.Name); in.Name == "" {
@@ -108,7 +113,7 @@ func (s *Service) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
 
 // DropWeather takes a file's hours out again.
 func (s *Service) DropWeather(ctx context.Context, who Person, id string) ([]WeatherFile, error) {
-	if who.Role == people.Trainee {
+	if !who.May(people.BringWeather) {
 		return nil, ErrForbidden
 	}
 	if err := s.Store.DropWeather(ctx, id); err != nil {

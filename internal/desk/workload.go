@@ -148,7 +148,7 @@ func (s *Service) keeperOf(ctx context.Context, m house.Moment, id string) (stor
 // GiveTo makes a case somebody else's; a trainee gives only their own. Errors name to.
 func (s *Service) GiveTo(ctx context.Context, who Person, id string, from int, to string) (View, error) {
 	return s.change(ctx, who, id, from, "keeper", func(m house.Moment, c *Case) (string, error) {
-		if who.Role == people.Trainee && c.Keeper != who.ID {
+		if !who.May(people.GiveNobodys) && c.Keeper != who.ID {
 			return "", ErrForbidden
 		}
 		a, err := s.keeperOf(ctx, m, to)
@@ -163,7 +163,7 @@ func (s *Service) GiveTo(ctx context.Context, who Person, id string, from int, t
 // GiveAll makes all open cases of somebody another's, all or none. One gives one's own and
 // nobody's; a coordinator anybody's. It answers how many there were.
 func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int, error) {
-	if who.ID != from && who.Role != people.Coordinator && (from != "" || who.Role == people.Trainee) {
+	if who.ID != from && !who.May(people.GiveAnybodys) && (from != "" || !who.May(people.GiveNobodys)) {
 		return 0, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -197,7 +197,7 @@ func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int
 // SetAway writes down on which days somebody is not there: oneself, or, for a coordinator,
 // anybody. Errors name account, first or last.
 func (s *Service) SetAway(ctx context.Context, who Person, account string, days AwayDays) error {
-	if who.ID != account && who.Role != people.Coordinator {
+	if who.ID != account && !who.May(people.AwayOthers) {
 		return ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -236,7 +236,7 @@ func (s *Service) SetAway(ctx context.Context, who Person, account string, days 
 
 // EndAway takes such a stretch back. Errors name first.
 func (s *Service) EndAway(ctx context.Context, who Person, account, first string) error {
-	if who.ID != account && who.Role != people.Coordinator {
+	if who.ID != account && !who.May(people.AwayOthers) {
 		return ErrForbidden
 	}
 	err := s.Store.EndAway(ctx, account, first)

@@ -4,13 +4,16 @@ import (
 	"bytes"
 	"encoding/csv"
 	"encoding/json"
+	"errors"
 	"fmt"
+	"io"
 	"slices"
 	"strconv"
 	"strings"
 	"unicode/utf8"
 
 	"botanik/core/fault"
+	"botanik/internal/bounded"
 )
 
 // Limits of a file.
@@ -18,6 +21,13 @@ const (
 	MostBytes = 8 << 20
 	mostRows  = 200_000
 	mostCols  = 60
+	// mostCells of a file, empty ones too: some five years of hours with forty columns. A
+	// cell takes sixteen bytes while it is read, and eight MB of commas are eight million.
+	mostCells = 2_000_000
+	// mostDeep is how deep lists and objects may lie inside each other.
+	mostDeep = 20
+	// mostHead are the lines before that of the names.
+	mostHead = 60
 )
 
 // table is rows under names.
@@ -61,35 +71,69 @@ func tabulate(text string) (table, error) {
 // fromCSV reads lines with commas, semicolons or tabs between; whatever stands before the
 // line of names is passed over.
 func fromCSV(text string) (table, error) {
-	lines := strings.Split(strings.ReplaceAll(text, "\r\n", "\n"), "\n")
+	text = strings.ReplaceAll(text, "\r\n", "\n")
 	sep, at := ',', -1
-	for i, l := range lines {
+	begin := 0 // of the line looked at
+	for i := 0; i <= mostHead && begin < len(text); i++ {
+		l, _, _ := strings.Cut(text[begin:], "\n")
 		for _, c := range []rune{';', '\t', ','} {
-			cells := strings.Split(l, string(c))
-			if at < 0 && len(cells) >= 3 && wordy(cells) {
+			if n := strings.Count(l, string(c)); at < 0 && n >= 2 && n <= mostCols && wordy(strings.Split(l, string(c))) {
 				sep, at = c, i
 			}
 		}
-		if at >= 0 || i > 60 {
+		if at >= 0 {
 			break
 		}
+		begin += len(l) + 1
 	}
 	if at < 0 {
-		return table{}, fault.New("text", "has no line of column names", "write a first line like time,temp_c,humidity,wind_ms,rain_mm")
+		return table{}, fault.New("text", "has no line of column names", "write a first line like time,temp_c,humidity,wind_ms,rain_mm, of at most 60 names")
 	}
-	r := csv.NewReader(strings.NewReader(strings.Join(lines[at:], "\n")))
+	if err := within(text[begin:], sep, at+1); err != nil {
+		return table{}, err
+	}
+	r := csv.NewReader(strings.NewReader(text[begin:]))
 	r.Comma, r.FieldsPerRecord, r.LazyQuotes, r.TrimLeadingSpace = sep, -1, true, true
-	all, err := r.ReadAll()
-	if err != nil || len(all) == 0 {
+	names, err := r.Read()
+	if err != nil {
 		return table{}, fault.New("text", "cannot be read as CSV", "save it again as CSV in UTF-8")
 	}
-	t := table{names: unlike(all[0]), first: at + 2}
-	for _, row := range all[1:] {
-		if slices.ContainsFunc(row, func(c string) bool { return strings.TrimSpace(c) != "" }) {
+	t := table{names: unlike(names), first: at + 2}
+	for {
+		row, err := r.Read()
+		switch {
+		case errors.Is(err, io.EOF):
+			return t, nil
+		case err != nil:
+			return table{}, fault.New("text", "cannot be read as CSV", "save it again as CSV in UTF-8")
+		case slices.ContainsFunc(row, func(c string) bool { return strings.TrimSpace(c) != "" }):
 			t.rows = append(t.rows, decimals(row, sep))
 		}
 	}
-	return t, nil
+}
+
+// within counts a text's lines and cells before it is cut into them. Errors name text and
+// the line.
+func within(text string, sep rune, line int) error {
+	rows, cells, inLine := 0, 0, 0
+	for i := range len(text) {
+		switch text[i] {
+		case '\n':
+			rows, inLine = rows+1, 0
+		case byte(sep):
+			cells, inLine = cells+1, inLine+1
+			if inLine > 2*mostCols {
+				return fault.New("text", fmt.Sprintf("has more than %d cells in line %d", 2*mostCols, line+rows), "leave out what is not weather, and put quotation marks around a cell with the parting sign in it")
+			}
+		}
+	}
+	switch {
+	case rows > mostRows+1:
+		return fault.New("text", fmt.Sprintf("has more than %d rows", mostRows), "bring a season at a time")
+	case cells > mostCells:
+		return fault.New("text", fmt.Sprintf("has more than %d cells", mostCells), "bring a season at a time, and leave out what is not weather")
+	}
+	return nil
 }
 
 // decimals writes a comma inside a figure as a point, where commas do not part cells.
@@ -140,6 +184,9 @@ func unlike(names []string) []string {
 // fromJSON reads a list of objects, or lists side by side under names; either may lie
 // inside an object, under any name.
 func fromJSON(text string) (table, error) {
+	if err := bounded.JSON([]byte(text), mostDeep, mostCells/2); err != nil {
+		return table{}, fault.New("text", err.Error(), "bring a season at a time, a list of hours and nothing around it")
+	}
 	d := json.NewDecoder(strings.NewReader(text))
 	d.UseNumber()
 	var v any

@@ -21,14 +21,12 @@ const mostOffered = 60
 
 // Offered are the closed cases the coordinator offers as practice, by id, with their version.
 func (s *Service) Offered(ctx context.Context) ([]string, int, error) {
-	out := []string{}
-	v, err := s.setting(ctx, keyOffered, &out)
-	return out, v, err
+	return read(ctx, s, keyOffered, []string{})
 }
 
 // Offer puts a case among them or takes it out. Coordinators only.
 func (s *Service) Offer(ctx context.Context, who people.Person, id string, offer bool) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
 	list, v, err := s.Offered(ctx)
@@ -53,16 +51,22 @@ type Course struct {
 
 // Course with its version.
 func (s *Service) Course(ctx context.Context) (Course, int, error) {
-	out := Course{Classes: []string{}, Kinds: []string{}}
-	v, err := s.setting(ctx, keyCourse, &out)
-	return out, v, err
+	return read(ctx, s, keyCourse, Course{Classes: []string{}, Kinds: []string{}})
 }
 
 // SetCourse changes it. Coordinators only. Errors name classes or kinds.
 func (s *Service) SetCourse(ctx context.Context, who people.Person, c Course, from int) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
+	if err := s.checkCourse(&c); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyCourse, c, from)
+}
+
+// checkCourse refuses what nobody can practise. Errors name classes or kinds.
+func (s *Service) checkCourse(c *Course) error {
 	var l fault.List
 	c.Name = humanise.Line(c.Name)
 	for i, class := range c.Classes {
@@ -79,8 +83,5 @@ func (s *Service) SetCourse(ctx context.Context, who people.Person, c Course, fr
 			l.Add(fmt.Sprintf("kinds[%d]", i), fmt.Sprintf("%q is no short form", k), "use plate, split, next, helper, unsafe, mix, recount or ratio")
 		}
 	}
-	if err := l.Err(); err != nil {
-		return err
-	}
-	return s.put(ctx, who, keyCourse, c, from)
+	return l.Err()
 }

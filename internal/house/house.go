@@ -4,8 +4,9 @@ import (
 	"cmp"
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
-	"net/url"
+	"slices"
 	"strings"
 	"sync"
 	"sync/atomic"
@@ -21,6 +22,7 @@ import (
 	"botanik/core/weather"
 	"botanik/internal/air"
 	"botanik/internal/camera"
+	"botanik/internal/device"
 	"botanik/internal/gateway"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -33,6 +35,13 @@ type Service struct {
 	now   func() time.Time
 
 	keeping sync.Mutex // rules are kept and told of one after another
+
+	bad struct { // documents that cannot be read, with their version
+		sync.Mutex
+		keys map[string]int
+	}
+	// Trouble is told of a document that cannot be read; nil when nobody asks.
+	Trouble func(error)
 
 	// Changed is told the new rules after they were kept; nil when nobody asks.
 	Changed func(remedy.House)
@@ -59,15 +68,12 @@ var DefaultIdentity = Identity{Name: "Plant desk", Zone: "UTC", Lat: 51, Units: 
 
 // Identity of this desk with its version.
 func (s *Service) Identity(ctx context.Context) (Identity, int, error) {
-	out := DefaultIdentity
-	v, err := s.setting(ctx, keyIdentity, &out)
-	return out, v, err
+	return read(ctx, s, keyIdentity, DefaultIdentity)
 }
 
 // Rules are the coordinator's rules with their version.
 func (s *Service) Rules(ctx context.Context) (remedy.House, int, error) {
-	var out remedy.House
-	v, err := s.setting(ctx, keyHouse, &out)
+	out, v, err := read(ctx, s, keyHouse, remedy.House{})
 	if out.Policy == nil {
 		out.Policy = map[string]remedy.Policy{}
 	}
@@ -86,14 +92,77 @@ func (s *Service) setting(ctx context.Context, key string, into any) (int, error
 	if err != nil || raw == "" {
 		return v, err
 	}
-	return v, json.Unmarshal([]byte(raw), into)
+	if err := json.Unmarshal([]byte(raw), into); err != nil {
+		s.unread(key, v, err)
+		return v, errUnread
+	}
+	s.unread(key, v, nil)
+	return v, nil
+}
+
+// errUnread is a document that cannot be read: its default holds, and the desk goes on.
+var errUnread = errors.New("a house document cannot be read")
+
+// read is setting for a document with a default: what cannot be read counts as the
+// default, and as a trouble until somebody writes it anew.
+func read[T any](ctx context.Context, s *Service, key string, usual T) (T, int, error) {
+	out := usual
+	v, err := s.setting(ctx, key, &out)
+	if errors.Is(err, errUnread) {
+		return usual, v, nil // half of what was read may have been written into it
+	}
+	return out, v, err
+}
+
+// unread remembers which documents cannot be read, and tells the log once of each.
+func (s *Service) unread(key string, version int, err error) {
+	s.bad.Lock()
+	defer s.bad.Unlock()
+	if err == nil {
+		delete(s.bad.keys, key)
+		return
+	}
+	if s.bad.keys == nil {
+		s.bad.keys = map[string]int{}
+	}
+	if s.bad.keys[key] != version && s.Trouble != nil {
+		s.Trouble(fmt.Errorf("house document %q, version %d: %w", key, version, err))
+	}
+	s.bad.keys[key] = version
+}
+
+// Unread are the house's documents that cannot be read, by what they are called here; their
+// defaults hold meanwhile.
+func (s *Service) Unread() []string {
+	s.bad.Lock()
+	defer s.bad.Unlock()
+	out := []string{}
+	for k := range s.bad.keys {
+		name := k
+		for _, b := range brought {
+			if b.key == k {
+				name = b.name
+			}
+		}
+		out = append(out, name)
+	}
+	slices.Sort(out)
+	return out
 }
 
 // SetIdentity changes who and where the desk is. Coordinators only.
 func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identity, from int) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
+	if err := checkIdentity(&id); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyIdentity, id, from)
+}
+
+// checkIdentity tidies an identity and refuses what cannot be. Errors name its fields.
+func checkIdentity(id *Identity) error {
 	var l fault.List
 	for _, f := range []struct {
 		name string
@@ -114,23 +183,18 @@ func (s *Service) SetIdentity(ctx context.Context, who people.Person, id Identit
 	l.AddErr("", air.Address(id.WeatherStation))
 	id.Gateway, id.Public = humanise.Line(id.Gateway), strings.TrimRight(humanise.Line(id.Public), "/")
 	l.AddErr("", gateway.Address(id.Gateway))
-	if u, err := url.Parse(id.Public); id.Public != "" && (err != nil || u.Host == "" || u.Scheme != "https" && u.Scheme != "http") {
-		l.Add("public", fmt.Sprintf("%q is no address", id.Public), "write it like https://desk.example, or leave it empty")
-	}
+	l.AddErr("", device.Address("public", id.Public, "this program", "write it like https://desk.example, or leave it empty", "http", "https"))
 	id.Place, id.Reach = humanise.Line(id.Place), humanise.Line(id.Reach)
 	if _, err := time.LoadLocation(id.Zone); err != nil || id.Zone == "" || id.Zone == "Local" {
 		l.Add("zone", fmt.Sprintf("%q is not a time zone", id.Zone), "write it like Europe/London")
 	}
-	if err := l.Err(); err != nil {
-		return err
-	}
-	return s.put(ctx, who, keyIdentity, id, from)
+	return l.Err()
 }
 
 // SetRules changes policy, law and labels. Coordinators only; effective at
 // once for open cases, whose advice is worked out anew each time it is read.
 func (s *Service) SetRules(ctx context.Context, who people.Person, h remedy.House, from int) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
 	clean(&h)

@@ -22,14 +22,12 @@ var UsualKeeping = Keeping{Every: "day", Hour: 3, Keep: 7}
 
 // Keeping with its version.
 func (s *Service) Keeping(ctx context.Context) (Keeping, int, error) {
-	out := UsualKeeping
-	v, err := s.setting(ctx, keyKeeping, &out)
-	return out, v, err
+	return read(ctx, s, keyKeeping, UsualKeeping)
 }
 
 // SetKeeping changes it. Coordinators only. Errors name every, hour or keep.
 func (s *Service) SetKeeping(ctx context.Context, who people.Person, k Keeping, from int) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
 	var l fault.List

@@ -36,17 +36,24 @@ var braces = regexp.MustCompile(`\{([^{}]*)\}`)
 
 // Templates with their version.
 func (s *Service) Templates(ctx context.Context) (Templates, int, error) {
-	out := UsualTemplates
-	v, err := s.setting(ctx, keyMessages, &out)
-	return out, v, err
+	return read(ctx, s, keyMessages, UsualTemplates)
 }
 
 // SetTemplates changes the words of messages. Coordinators only. Errors name page, moved or
 // ask.
 func (s *Service) SetTemplates(ctx context.Context, who people.Person, t Templates, from int) error {
-	if who.Role != people.Coordinator {
+	if !who.May(people.SetHouse) {
 		return people.ErrForbidden
 	}
+	if err := checkTemplates(&t); err != nil {
+		return err
+	}
+	return s.put(ctx, who, keyMessages, t, from)
+}
+
+// checkTemplates tidies the words of messages and refuses what says nothing. Errors name
+// page, moved or ask.
+func checkTemplates(t *Templates) error {
 	var l fault.List
 	for _, f := range []struct {
 		name  string
@@ -68,10 +75,7 @@ func (s *Service) SetTemplates(ctx context.Context, who people.Person, t Templat
 			}
 		}
 	}
-	if err := l.Err(); err != nil {
-		return err
-	}
-	return s.put(ctx, who, keyMessages, t, from)
+	return l.Err()
 }
 
 // Fill puts values into a template. What has no value leaves nothing behind.

@@ -25,12 +25,10 @@ func (s *Service) News(ctx context.Context, m Moment, since int) ([]string, erro
 	for _, e := range events {
 		var was, is remedy.House
 		if e.Before != "" {
-			if err := json.Unmarshal([]byte(e.Before), &was); err != nil {
-				return nil, err
-			}
+			_ = json.Unmarshal([]byte(e.Before), &was) // what could not be read said nothing
 		}
-		if err := json.Unmarshal([]byte(e.After), &is); err != nil {
-			return nil, err
+		if e.After != "" && json.Unmarshal([]byte(e.After), &is) != nil {
+			continue // its default held, and the Counter said so
 		}
 		for _, line := range s.ruleChanges(was, is) {
 			out = append(out, fmt.Sprintf("%s changed the house rules on %s: %s.", e.Who, civil.Of(store.Moment(e.At), m.Clock).Spoken(m.Today), line))

@@ -43,8 +43,7 @@ const (
 
 // Calibrations of one person with their version, by microscope and objective.
 func (s *Service) Calibrations(ctx context.Context, person string) ([]Calibration, int, error) {
-	out := []Calibration{}
-	v, err := s.setting(ctx, keyScope+person, &out)
+	out, v, err := read(ctx, s, keyScope+person, []Calibration{})
 	for i := range out {
 		out[i].Old = scope.Stale(int(s.now().Sub(out[i].At).Hours()/24), out[i].Changed)
 	}
@@ -98,6 +97,9 @@ func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibr
 	}
 	kept = slices.DeleteFunc(kept, same)
 	if len(in.Readings) > 0 {
+		if err := likeAnother(kept, c); err != nil {
+			return err
+		}
 		kept = append(kept, c)
 	}
 	if len(kept) > mostKept {
@@ -110,4 +112,24 @@ func (s *Service) Calibrate(ctx context.Context, who people.Person, in NewCalibr
 		return cmp.Compare(a.Objective, b.Objective)
 	})
 	return s.put(ctx, who, keyScope+who.ID, kept, from)
+}
+
+// likeAnother refuses a factor that is another objective's: under forty times a division is
+// less than half of what it is under ten. Two factors have to lie nearer to what the powers
+// marked on the objectives say than to each other; the tubes of one microscope differ less.
+func likeAnother(kept []Calibration, c Calibration) error {
+	power, ok := scope.Power(c.Objective)
+	if !ok || c.Factor.PerDivision <= 0 {
+		return nil
+	}
+	for _, k := range kept {
+		other, ok := scope.Power(k.Objective)
+		if !ok || k.Microscope != c.Microscope || k.Unit != c.Unit || k.Changed || k.Factor.PerDivision <= 0 {
+			continue
+		}
+		if !scope.Apart(other, k.Factor.PerDivision, power, c.Factor.PerDivision) {
+			return fault.New("readings", fmt.Sprintf("say %.3g µm a %s under %s, and %.3g are kept for %s: these two cannot be the same", c.Factor.PerDivision, c.Unit, c.Objective, k.Factor.PerDivision, k.Objective), "look which objective is in the light, and read it anew; or drop the one of "+k.Objective)
+		}
+	}
+	return nil
 }

@@ -33,7 +33,8 @@ func (s *Server) showGrower(c fiber.Ctx, said grower.Said) error {
 	c.Set("Content-Security-Policy", strings.Replace(grower.Policy, "%s", nonce, 1))
 	c.Set("Cache-Control", "no-store")
 	c.Set("X-Robots-Tag", "noindex")
-	c.Set("Referrer-Policy", "no-referrer") // the address itself is the key
+	// The address itself is the key, and goes nowhere else; the form on it says that it comes from here.
+	c.Set("Referrer-Policy", "same-origin")
 	var out bytes.Buffer
 	page, err := s.desk.PageByToken(c.Context(), c.Params("token"))
 	switch {
@@ -64,6 +65,10 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 	}
 	token := c.Params("token")
 	said := grower.Said{}
+	// Only what exists is counted: addresses that somebody makes up cost nobody's page its turn.
+	if _, err := s.desk.PageByToken(c.Context(), token); errors.Is(err, desk.ErrNotFound) {
+		return s.showGrower(c, said)
+	}
 	form, err := c.MultipartForm()
 	if err != nil {
 		c.Status(http.StatusUnprocessableEntity)
@@ -76,8 +81,9 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 		}
 		return ""
 	}
-	said.Word, said.Counts, said.Note = one("word"), one("counts"), one("note")
-	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, form.Value["done"]...), NoMessages: one("nomessages") != ""}
+	said.Word, said.Counts, said.Note, said.Done, said.NoMessages = one("word"), one("counts"), one("note"), form.Value["done"], one("nomessages") != ""
+	said.Sent = true
+	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, said.Done...), NoMessages: said.NoMessages}
 	if wait := s.tells.wait(token, s.desk.Now()); wait > 0 {
 		c.Status(http.StatusTooManyRequests)
 		said.Trouble = fmt.Sprintf("That is very much at once. Wait %d minutes, or telephone.", int(wait.Minutes())+1)
@@ -121,7 +127,8 @@ func sentence(text string) string {
 const growerPatience = 20 * time.Second
 
 // tellLimit holds how often one page tells: a dozen at once, and one more every five
-// minutes. It forgets the oldest page when there are too many.
+// minutes. A page that has its dozen again is forgotten; pages are counted only once they
+// are known to exist, so there are never more than the desk has handed out.
 type tellLimit struct {
 	mu   sync.Mutex
 	left map[string]tellBucket
@@ -142,8 +149,15 @@ const (
 func (t *tellLimit) wait(token string, now time.Time) time.Duration {
 	t.mu.Lock()
 	defer t.mu.Unlock()
-	if t.left == nil || len(t.left) > tellPages {
+	if t.left == nil {
 		t.left = map[string]tellBucket{}
+	}
+	if len(t.left) > tellPages {
+		for k, b := range t.left { // full again: as if it had never told
+			if now.Sub(b.at) >= tellBurst*tellRefill {
+				delete(t.left, k)
+			}
+		}
 	}
 	b, ok := t.left[token]
 	if !ok {

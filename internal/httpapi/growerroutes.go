@@ -63,9 +63,8 @@ func (s *Server) growerRoutes() {
 	get(s, "grower-mentions", "growers", "/growers/mentions", "Where parts of a person's name stand alone in their cases (coordinator)", func(ctx context.Context, in *byPerson) ([]desk.Mention, error) {
 		return s.desk.Mentions(ctx, who(ctx), in.Person)
 	})
-	ask(s, "forget-grower", "growers", "/growers/forget", "Take a person out of the desk; their cases stay without them (coordinator)", func(ctx context.Context, in *struct{ Body forgetBody }) (countBody, error) {
-		n, err := s.desk.ForgetGrower(ctx, who(ctx), in.Body.Person, in.Body.Also)
-		return countBody{n}, err
+	ask(s, "forget-grower", "growers", "/growers/forget", "Take a person out of the desk; their cases stay without them (coordinator)", func(ctx context.Context, in *struct{ Body forgetBody }) (desk.ForgottenAs, error) {
+		return s.desk.ForgetGrower(ctx, who(ctx), in.Body.Person, in.Body.Also)
 	})
 	ask(s, "merge-growers", "growers", "/growers/merge", "Two persons are one (coordinator)", func(ctx context.Context, in *struct{ Body mergeBody }) (countBody, error) {
 		n, err := s.desk.MergeGrowers(ctx, who(ctx), in.Body.From, in.Body.Into)

@@ -46,7 +46,7 @@ func (s *Server) joinRoutes() {
 			Token string `path:"token" maxLength:"64"`
 			Body  joinBody
 		}) (*struct{ Body desk.Person }, error) {
-			p, err := s.people.Join(ctx, in.Token, callerOf(ctx).address, in.Body.Password)
+			p, err := s.people.Join(ctx, in.Token, in.Body.Password)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

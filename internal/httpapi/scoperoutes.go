@@ -10,6 +10,7 @@ import (
 	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -88,7 +89,10 @@ func (s *Server) cameraRoutes() {
 		}
 		return s.opts.Camera.State(ctx)
 	})
-	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera", func(ctx context.Context, in *struct{ Body camera.DeviceChange }) (camera.Device, error) {
+	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera (not for trainees)", func(ctx context.Context, in *struct{ Body camera.DeviceChange }) (camera.Device, error) {
+		if !who(ctx).May(people.SetDevice) {
+			return camera.Device{}, desk.ErrForbidden
+		}
 		if s.opts.Camera == nil {
 			return camera.Device{}, noCamera
 		}

@@ -9,6 +9,7 @@ import (
 
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
@@ -140,7 +141,7 @@ func (s *Server) keepingRoutes() {
 		return s.desk.DropBook(ctx, who(ctx))
 	})
 	get(s, "troubles", "house", "/keeping/troubles", "What went wrong inside the program in the last seven days (coordinator)", func(ctx context.Context, _ *none) ([]Logged, error) {
-		if who(ctx).Role != "coordinator" {
+		if !who(ctx).May(people.KeepFile) {
 			return nil, desk.ErrForbidden
 		}
 		if s.opts.Troubles == nil {

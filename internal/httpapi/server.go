@@ -1,6 +1,7 @@
 package httpapi
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -77,7 +78,7 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,
 		ErrorHandler: s.fail,
 	})
-	s.App.Use(s.recovered, s.headers, s.access, s.body)
+	s.App.Use(s.recovered, s.headers, s.access, s.ownOrigin, s.body)
 	s.App.Use(compress.New(compress.Config{Next: uncompressed}))
 	s.App.Get("/healthz", s.healthz)
 	s.App.Get("/p/:token", s.growerPage)
@@ -131,6 +132,11 @@ func (s *Server) headers(c fiber.Ctx) error {
 	c.Set("X-Content-Type-Options", "nosniff")
 	c.Set("Referrer-Policy", "no-referrer")
 	c.Set("Cross-Origin-Opener-Policy", "same-origin")
+	c.Set("Cross-Origin-Resource-Policy", "same-origin")
+	c.Set("X-Frame-Options", "DENY")
+	c.Set("Permissions-Policy", "camera=(self), microphone=(), geolocation=(), payment=(), usb=()")
+	// What is no page draws nothing and fetches nothing; pages set a policy of their own.
+	c.Set("Content-Security-Policy", "default-src 'none'; frame-ancestors 'none'")
 	if s.secure(c.RequestCtx().RemoteAddr().String(), c.Get("X-Forwarded-Proto")) {
 		c.Set("Strict-Transport-Security", "max-age=31536000")
 	}
@@ -141,6 +147,30 @@ func (s *Server) headers(c fiber.Ctx) error {
 				return fiber.NewError(http.StatusBadRequest, "the address holds a character that is none")
 			}
 		}
+	}
+	return c.Next()
+}
+
+// ownOrigin refuses what a page of somebody else sends: a browser says which page it is,
+// and whoever is no browser says nothing.
+func (s *Server) ownOrigin(c fiber.Ctx) error {
+	switch c.Method() {
+	case fiber.MethodGet, fiber.MethodHead, fiber.MethodOptions:
+		return c.Next()
+	}
+	own := true
+	if site := c.Get("Sec-Fetch-Site"); site != "" {
+		own = site == "same-origin" || site == "none"
+	} else if from := c.Get("Origin"); from != "" {
+		host := c.Get("Host")
+		if s.trusted(peer(c.RequestCtx().RemoteAddr().String())) {
+			host = cmp.Or(c.Get("X-Forwarded-Host"), host)
+		}
+		u, err := url.Parse(from)
+		own = err == nil && u.Host != "" && strings.EqualFold(u.Host, host)
+	}
+	if !own {
+		return fiber.NewError(http.StatusForbidden, "sent from the page of another address")
 	}
 	return c.Next()
 }
@@ -200,6 +230,8 @@ func (s *Server) fail(c fiber.Ctx, err error) error {
 		p.Detail = tooLarge
 	case http.StatusNotFound, http.StatusMethodNotAllowed:
 		p.Detail = "There is nothing at this address."
+	case http.StatusForbidden:
+		p.Detail = "That came from the page of another address; open the desk itself and try again."
 	case http.StatusInternalServerError:
 		if !errors.Is(err, fiber.ErrInternalServerError) {
 			s.log.Error("unexpected", "err", err)

@@ -116,6 +116,7 @@ func (s *Server) write(ctx huma.Context, err error) {
 
 type sessionBody struct {
 	Person desk.Person    `json:"person"`
+	May    []people.Deed  `json:"may" doc:"what this role may do beyond what everybody may"`
 	Token  string         `json:"token" doc:"to be sent as X-Botanik-Token with every change"`
 	Desk   house.Identity `json:"desk"`
 	Now    string         `json:"now" doc:"the desk's day, YYYY-MM-DD"`
@@ -195,5 +196,9 @@ func (s *Server) sessionRoutes() {
 
 func (s *Server) session(ctx context.Context, p desk.Person, csrf string) (sessionBody, error) {
 	m, err := s.desk.House.Moment(ctx)
-	return sessionBody{p, csrf, m.Identity, m.Today.String()}, err
+	id := m.Identity
+	if !p.May(people.SetHouse) { // where devices stand in the house's network is for who names them
+		id.Gateway, id.ScopeCamera, id.WeatherStation = "", "", ""
+	}
+	return sessionBody{p, p.Deeds(), csrf, id, m.Today.String()}, err
 }

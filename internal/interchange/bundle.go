@@ -16,6 +16,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/bounded"
 )
 
 // A bundle is a zip: manifest.json says what it is and the SHA-256 of every other file;
@@ -29,8 +30,13 @@ const (
 	// Limits of what is read: a zip of a few kB can unpack to more than a machine has.
 	mostFiles    = 500_000
 	mostUnpacked = 20 << 30
-	mostLine     = 16 << 20
 	mostFile     = 4 << 30
+	// mostManifest names half a million files.
+	mostManifest = 64 << 20
+	// A line is a case with its whole story: the longest seen have some 300 kB.
+	mostLine      = 4 << 20
+	mostLineDeep  = 40
+	mostLineParts = 200_000
 )
 
 // Manifest of a bundle.
@@ -156,7 +162,7 @@ func OpenBundle(r io.ReaderAt, size int64) (*Bundle, error) {
 	if m == nil {
 		return nil, notBundle("it has no " + manifestName)
 	}
-	raw, err := readAll(m, mostLine)
+	raw, err := readAll(m, mostManifest)
 	if err != nil || json.Unmarshal(raw, &b.Manifest) != nil || b.Format != bundleFormat {
 		return nil, notBundle("its " + manifestName + " cannot be read")
 	}
@@ -207,13 +213,14 @@ func readAll(f *zip.File, most int64) ([]byte, error) {
 	return raw, errors.Join(err, r.Close())
 }
 
-// Read is a whole file of the bundle, nil when it has none of that name.
-func (b *Bundle) Read(name string) ([]byte, error) {
+// Read is a whole file of the bundle, nil when it has none of that name; an error when it
+// has more than so many bytes.
+func (b *Bundle) Read(name string, most int64) ([]byte, error) {
 	f := b.files[name]
 	if f == nil {
 		return nil, nil
 	}
-	return readAll(f, mostFile)
+	return readAll(f, most)
 }
 
 // Lines calls f with every line of a file of the bundle; with none where there is no such
@@ -228,26 +235,28 @@ func (b *Bundle) Lines(name string, f func(raw json.RawMessage) error) error {
 		return err
 	}
 	defer func() { _ = r.Close() }()
-	d := json.NewDecoder(r)
-	for n := 1; ; n++ {
-		var raw json.RawMessage
-		switch err := d.Decode(&raw); {
-		case errors.Is(err, io.EOF):
-			return nil
-		case err != nil || len(raw) > mostLine:
-			return fault.New("file", fmt.Sprintf("line %d of %s is no JSON", n, name), "fetch it once more from the other desk")
+	again := "fetch it once more from the other desk"
+	err = bounded.Lines(r, mostLine, func(line []byte, n int) error {
+		if err := bounded.JSON(line, mostLineDeep, mostLineParts); err != nil {
+			return fault.New("file", fmt.Sprintf("line %d of %s %s", n, name, err), again)
 		}
-		if err := f(bytes.Clone(raw)); err != nil {
-			return err
+		if !json.Valid(line) {
+			return fault.New("file", fmt.Sprintf("line %d of %s is no JSON", n, name), again)
 		}
+		return f(bytes.Clone(line))
+	})
+	var large *bounded.TooLarge
+	if errors.As(err, &large) {
+		return fault.New("file", fmt.Sprintf("%s of %s", large.Error(), name), again)
 	}
+	return err
 }
 
 // Limits of a desk's own herbarium as a zip.
 const (
 	mostSheets = 300
-	mostSheet  = 4 << 20
-	mostBook   = 40 << 20
+	mostSheet  = bounded.YAMLBytes
+	mostBook   = 4 << 20 // three times the book that ships
 )
 
 // HoldsYAML says whether a zip is of a herbarium's sheets and no bundle.
@@ -285,11 +294,14 @@ func UnpackYAML(r io.ReaderAt, size int64, folder string) (int, error) {
 		case !filepath.IsLocal(f.Name) || strings.Contains(f.Name, `\`):
 			return 0, fault.New("file", fmt.Sprintf("%q leads out of its folder", f.Name), "pack only causes/, findings/, hosts/ and remedies/")
 		case n > mostSheets || f.UncompressedSize64 > mostSheet || all > mostBook:
-			return 0, fault.New("file", "is too large for a desk's own herbarium", "at most 300 sheets of 4 MB each")
+			return 0, fault.New("file", "is too large for a desk's own herbarium", "at most 300 sheets of 256 kB each, 4 MB in all")
 		}
 		raw, err := readAll(f, mostSheet)
 		if err != nil {
 			return 0, fault.New("file", fmt.Sprintf("%q cannot be read", f.Name), "pack the folder once more")
+		}
+		if err := bounded.YAML(raw); err != nil {
+			return 0, fault.New("file", fmt.Sprintf("%q %s", f.Name, err), "mend the sheet and pack it again")
 		}
 		to := filepath.Join(folder, filepath.FromSlash(f.Name))
 		if err := os.MkdirAll(filepath.Dir(to), 0o700); err != nil {

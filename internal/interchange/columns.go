@@ -30,11 +30,11 @@ var (
 		{Name: "brought_in", Unit: "ISO 8601, UTC", Doc: "when it was brought in"},
 		{Name: "grower", Doc: "who brought it", Who: true},
 		{Name: "contact", Doc: "how they are reached", Who: true},
-		{Name: "plant", Doc: "in the grower's words"},
+		{Name: "plant", Doc: "in the grower's words, which may name anybody", Who: true},
 		{Name: "plant_id", Doc: "plant of the herbarium; empty where it is not in it"},
 		{Name: "place", Doc: "indoors, greenhouse, balcony, garden or orchard"},
 		{Name: "square", Doc: "square of the district's grid, A1 to I9; the desk stands in E5"},
-		{Name: "story", Doc: "what the grower saw"},
+		{Name: "story", Doc: "what the grower saw, in their words, which may name anybody", Who: true},
 		{Name: "looks", Unit: "count", Doc: "lines looked at"},
 		{Name: "cause_id", Doc: "verdict: cause of the herbarium; empty where undetermined"},
 		{Name: "cause", Doc: "its name"},
@@ -53,6 +53,7 @@ var (
 		{Name: "confirmed_id", Doc: "what it was in the end, where somebody found out"},
 		{Name: "closed_at", Unit: "ISO 8601, UTC", Doc: "when it was closed"},
 		{Name: "pictures", Unit: "count", Doc: "pictures kept with it"},
+		{Name: "plant_name", Doc: "the herbarium's name of the plant; empty where it is not in it"},
 	}}
 	Looks = Table{"looks", "one line that was looked at", []Column{
 		{Name: "number", Doc: "of the case"},

@@ -14,6 +14,7 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/internal/bounded"
 
 	"golang.org/x/text/encoding/charmap"
 	"golang.org/x/text/encoding/unicode"
@@ -30,18 +31,18 @@ type Target struct {
 
 // Targets in the order in which they are asked for.
 var Targets = []Target{
-	{ID: "brought", Name: "Day it was brought in", Needs: true, like: []string{"brought in", "date", "brought", "day", "received", "datum", "fecha"}},
-	{ID: "plant", Name: "Plant", Needs: true, like: []string{"host", "crop", "pflanze", "planta"}},
-	{ID: "number", Name: "Number", like: []string{"no", "nr", "id", "case", "card"}},
+	{ID: "brought", Name: "Day it was brought in", Needs: true, like: []string{"brought in", "day it was brought in", "date", "brought", "day", "received", "datum", "fecha"}},
+	{ID: "plant", Name: "Plant", Needs: true, like: []string{"host", "crop", "plant name", "pflanze", "planta"}},
+	{ID: "number", Name: "Number", like: []string{"no", "nr", "id", "case", "card", "case number"}},
 	{ID: "grower", Name: "Grower", like: []string{"name", "who", "client", "brought by"}},
-	{ID: "contact", Name: "How to reach them", like: []string{"contact", "telephone", "phone", "mail", "email", "address"}},
+	{ID: "contact", Name: "How to reach them", like: []string{"contact", "how to reach them", "telephone", "phone", "mail", "email", "address"}},
 	{ID: "place", Name: "Place", like: []string{"where", "site"}},
-	{ID: "square", Name: "Square of the district", like: []string{"grid"}},
-	{ID: "story", Name: "What the grower saw", like: []string{"symptoms", "problem", "complaint", "story", "seen"}},
-	{ID: "cause", Name: "What it was", like: []string{"diagnosis", "verdict", "pest", "disease", "result"}},
-	{ID: "remedy", Name: "What was advised", like: []string{"advice", "treatment", "recommendation"}},
-	{ID: "outcome", Name: "How it ended", like: []string{"end", "ended", "how it ended", "follow up"}},
-	{ID: "note", Name: "A note", like: []string{"remarks", "comment", "notes"}},
+	{ID: "square", Name: "Square of the district", like: []string{"grid", "square of the district", "map square"}},
+	{ID: "story", Name: "What the grower saw", like: []string{"what the grower saw", "symptoms", "problem", "complaint", "story", "seen"}},
+	{ID: "cause", Name: "What it was", like: []string{"what it was", "diagnosis", "verdict", "cause id", "pest", "disease", "result"}},
+	{ID: "remedy", Name: "What was advised", like: []string{"what was advised", "remedies", "advice", "treatment", "recommendation"}},
+	{ID: "outcome", Name: "How it ended", like: []string{"how it ended", "end", "ended", "follow up"}},
+	{ID: "note", Name: "A note", like: []string{"a note", "remarks", "comment", "notes"}},
 }
 
 // CardMapping says which column is what, by the column's name, and how days are written.
@@ -62,6 +63,10 @@ const (
 	mostColumns = 100
 	// mostCell is the longest cell that is read, in signs; no field of a case is longer.
 	mostCell = 10_000
+	// A row is at most so long, in bytes, and has so many cells: more is refused before it is
+	// held in memory.
+	mostRow   = 1 << 20
+	mostInRow = 1000
 )
 
 // OpenTable reads what kind of table a file holds: its signs, what parts its cells, and its
@@ -139,10 +144,13 @@ func (t *TableIn) begin(r *bufio.Reader) error {
 			sep = c
 		}
 	}
-	t.csv = csv.NewReader(r)
+	t.csv = csv.NewReader(bounded.NewCSV(r, sep, mostRow, mostInRow))
 	t.csv.Comma, t.csv.FieldsPerRecord, t.csv.ReuseRecord = sep, -1, true
 	names, err := t.csv.Read()
+	var large *bounded.TooLarge
 	switch {
+	case errors.As(err, &large):
+		return tooLarge(large)
 	case err != nil || len(names) < 2:
 		return fault.New("file", "has no line of column names", "write a first line like number,date,plant,diagnosis")
 	case len(names) > mostColumns:
@@ -169,7 +177,10 @@ func (t *TableIn) Next() (row []string, line int, err error) {
 		line, _ = t.csv.FieldPos(0)
 	}
 	var bad *csv.ParseError
+	var large *bounded.TooLarge
 	switch {
+	case errors.As(err, &large):
+		return nil, large.Line, Unreadable{tooLarge(large)}
 	case errors.As(err, &bad):
 		return nil, bad.StartLine, fault.New("row", "cannot be read: "+bad.Err.Error(), `write a quotation mark inside a cell twice, "", and close the cell with one`)
 	case err != nil:
@@ -187,6 +198,16 @@ func (t *TableIn) Next() (row []string, line int, err error) {
 	return row, line, nil
 }
 
+// Unreadable is a table that cannot be read on: no row after it is.
+type Unreadable struct{ error }
+
+// Unwrap is what is wrong with it, a fault.
+func (u Unreadable) Unwrap() error { return u.error }
+
+func tooLarge(e *bounded.TooLarge) error {
+	return fault.New("file", e.Error(), "look whether a quotation mark before it is never closed, or whether this is another kind of file")
+}
+
 // Guess finds the columns that are called like a target.
 func Guess(names []string) map[string]string {
 	out, used := map[string]string{}, map[string]bool{}
@@ -197,7 +218,7 @@ func Guess(names []string) map[string]string {
 			}
 			for _, n := range names {
 				plain := strings.ToLower(strings.Trim(strings.NewReplacer("_", " ", "-", " ").Replace(n), " .:#"))
-				called := plain == t.ID || slices.Contains(t.like, plain)
+				called := plain == t.ID || plain == strings.ToLower(t.Name) || slices.Contains(t.like, plain)
 				if !exact {
 					called = slices.ContainsFunc(append(slices.Clone(t.like), t.ID), func(l string) bool { return len(l) > 3 && strings.Contains(plain, l) })
 				}
@@ -210,6 +231,26 @@ func Guess(names []string) map[string]string {
 	}
 	return out
 }
+
+// Unread are columns that no target is read from, in the file's order: what stands in them
+// does not come in, and somebody should know.
+func (m CardMapping) Unread(names []string) []string {
+	out := []string{}
+	for _, n := range names {
+		used := false
+		for _, c := range m.Columns {
+			used = used || c == n
+		}
+		if !used && !slices.Contains(notRead, strings.ToLower(n)) {
+			out = append(out, n)
+		}
+	}
+	return out
+}
+
+// notRead are columns of our own tables that say what is worked out anew, or is nothing a
+// closed case of before keeps.
+var notRead = []string{"looks", "cause", "degree", "chance", "verdict_at", "counts", "choice", "rounds", "handed_at", "stage", "ask_on", "followed", "confirmed_id", "closed_at", "pictures", "plant_id", "plant_name"}
 
 // Index turns a mapping into the place of each target's column. Errors name
 // columns.TARGET.

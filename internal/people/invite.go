@@ -28,7 +28,7 @@ type Invite struct {
 // Invite makes an account whose owner chooses the password, and the address to do so.
 // Coordinators only.
 func (s *Service) Invite(ctx context.Context, who Person, p NewInvite) (Invite, error) {
-	if who.Role != Coordinator {
+	if !who.May(LetIn) {
 		return Invite{}, ErrForbidden
 	}
 	added, err := s.Add(ctx, who, NewPerson{Login: p.Login, Name: p.Name, Role: p.Role, Password: RandomText(32)}) // nobody knows it
@@ -41,7 +41,7 @@ func (s *Service) Invite(ctx context.Context, who Person, p NewInvite) (Invite, 
 // InviteAgain makes another address for somebody, also for who forgot their password; the
 // one before ends. Coordinators only.
 func (s *Service) InviteAgain(ctx context.Context, who Person, id string) (Invite, error) {
-	if who.Role != Coordinator {
+	if !who.May(LetIn) {
 		return Invite{}, ErrForbidden
 	}
 	all, err := s.store.Accounts(ctx)
@@ -70,20 +70,22 @@ func (s *Service) Invited(ctx context.Context, token string) (Person, error) {
 	return person(a), err
 }
 
-// Join keeps the password somebody chose at their address, which ends with it. Every try
-// counts at the gate as a wrong password does. Errors name password.
-func (s *Service) Join(ctx context.Context, token, address, password string) (Person, error) {
+// Join keeps the password somebody chose at their address, which ends with it, and with it
+// every session of before: an address is given out for a lost telephone too. Tries are
+// counted against that address of ours alone: what somebody makes up is nobody's, costs no
+// hashing and keeps nobody else from theirs. Errors name password.
+func (s *Service) Join(ctx context.Context, token, password string) (Person, error) {
 	var l fault.List
 	check(&l, nil, nil, &password)
 	if err := l.Err(); err != nil {
 		return Person{}, err
 	}
-	if wait := s.gate.try(s.now(), "join", address); wait > 0 {
-		return Person{}, Wait{wait}
-	}
 	p, err := s.Invited(ctx, token)
 	if err != nil {
 		return Person{}, err
+	}
+	if wait := s.gate.try(s.now(), "join "+hashToken(token), ""); wait > 0 {
+		return Person{}, Wait{wait}
 	}
 	hash, err := s.hashed(ctx, password)
 	if err != nil {
@@ -92,7 +94,6 @@ func (s *Service) Join(ctx context.Context, token, address, password string) (Pe
 	if err := s.store.TakeInvite(ctx, hashToken(token), store.Stamp(s.now()), hash); err != nil {
 		return Person{}, err
 	}
-	s.gate.right("join", address)
 	return p, s.tell(ctx, p, p.ID, "came in and chose a password")
 }
 
@@ -107,7 +108,7 @@ type OpenSession struct {
 
 // Sessions of somebody: one's own, or, for a coordinator, anybody's.
 func (s *Service) Sessions(ctx context.Context, who Person, id, token string) ([]OpenSession, error) {
-	if who.ID != id && who.Role != Coordinator {
+	if who.ID != id && !who.May(EndOthers) {
 		return nil, ErrForbidden
 	}
 	rows, err := s.store.SessionsOf(ctx, id, s.now())
@@ -120,7 +121,7 @@ func (s *Service) Sessions(ctx context.Context, who Person, id, token string) ([
 
 // EndSession ends one of them; ErrNotFound when there is none of that id.
 func (s *Service) EndSession(ctx context.Context, who Person, id, session string) error {
-	if who.ID != id && who.Role != Coordinator {
+	if who.ID != id && !who.May(EndOthers) {
 		return ErrForbidden
 	}
 	rows, err := s.store.SessionsOf(ctx, id, s.now())
@@ -147,7 +148,7 @@ type Done struct {
 
 // Trace is what was done about who may sign in, the newest first. Coordinators only.
 func (s *Service) Trace(ctx context.Context, who Person) ([]Done, error) {
-	if who.Role != Coordinator {
+	if !who.May(LetIn) {
 		return nil, ErrForbidden
 	}
 	rows, err := s.store.AccountEvents(ctx, 100)

@@ -185,19 +185,18 @@ func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to st
 
 // Worked is how many closed cases of a cause had a remedy, and of how many it was better.
 type Worked struct {
+	Cause  string `db:"cause"`
 	Remedy string `db:"remedy"`
 	N      int    `db:"n"`
 	Better int    `db:"better"`
 }
 
-// WorkedAgainst counts, for a cause, what was put on and what came of it, over closed cases
-// whose outcome is known and in which the advice was not left undone.
+// WorkedAgainst counts, for a cause, what was put on and what came of it; see the view
+// treated_outcome.
 func (s *Store) WorkedAgainst(ctx context.Context, cause string) ([]Worked, error) {
 	out := []Worked{}
-	err := s.r.SelectContext(ctx, &out, `SELECT t.remedy, count(*) AS n, sum(c.outcome IN ('better', 'cleared')) AS better
-		FROM case_file c INDEXED BY case_cause JOIN (SELECT DISTINCT case_id, remedy FROM case_treatment) t ON t.case_id = c.id
-		WHERE c.cause = ? AND c.cause <> '' AND c.closed_at <> '' AND c.outcome IN ('better', 'cleared', 'no change', 'lost') AND c.followed <> 'no'
-		GROUP BY t.remedy ORDER BY t.remedy`, cause)
+	err := s.r.SelectContext(ctx, &out, `SELECT cause, remedy, count(DISTINCT id) AS n, count(DISTINCT CASE WHEN better THEN id END) AS better
+		FROM treated_outcome WHERE cause = ? GROUP BY remedy ORDER BY remedy`, cause)
 	return out, err
 }
 

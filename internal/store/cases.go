@@ -218,11 +218,13 @@ type Write struct {
 	Before string // the document as it was then
 	Event  Event
 	Photos []Photo
+
+	Messages []Message // that speak of the change: told with it, or neither
 }
 
 // SetCase writes one case; see SetCases.
 func (s *Store) SetCase(ctx context.Context, c Case, from int, before string, e Event, photos ...Photo) error {
-	return s.SetCases(ctx, Write{c, from, before, e, photos})
+	return s.SetCases(ctx, Write{Case: c, From: from, Before: before, Event: e, Photos: photos})
 }
 
 // SetCases writes new versions with their events, which keep what changed since the
@@ -283,6 +285,11 @@ func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
 	}
 	if err := addEvent(ctx, tx, e); err != nil {
 		return err
+	}
+	for _, m := range w.Messages {
+		if _, err := addMessage(ctx, tx, m); err != nil {
+			return err
+		}
 	}
 	if e.Kind == "look" || e.Kind == "photo" {
 		return nil // these change no searchable word

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"net/url"
 	"regexp"
@@ -72,22 +73,59 @@ func dropGrower(ctx context.Context, tx *sqlx.Tx, id string) error {
 	return err
 }
 
-// Mentioning are the numbers of cases that are not a person's own and in which some words
-// stand, in the case or its story.
+// Mentioning are cases that are not a person's own and in which some words stand, in the
+// case or its story, whatever white space is between the words; all of them, a page at a
+// time.
 func (s *Store) Mentioning(ctx context.Context, person string, words []string) ([]Case, error) {
-	out := []Case{}
+	const most = 500
+	out, swap := []Case{}, forgetter(words)
+	stands := func(id, doc string) (bool, error) {
+		if swap(doc) != doc {
+			return true, nil
+		}
+		lines := []Event{}
+		if err := s.r.SelectContext(ctx, &lines, `SELECT text, after, patch FROM case_event WHERE case_id = ?`, id); err != nil {
+			return false, err
+		}
+		return slices.ContainsFunc(lines, func(e Event) bool {
+			all := e.Text + "\n" + e.After + "\n" + e.Patch
+			return swap(all) != all
+		}), nil
+	}
+	seen := map[string]bool{}
 	for _, w := range words {
-		if strings.TrimSpace(w) == "" {
+		parts := strings.Fields(w)
+		if len(parts) == 0 {
 			continue
 		}
-		like := "%" + strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`).Replace(jsonForm(w)) + "%"
-		rows := []Case{}
-		err := s.r.SelectContext(ctx, &rows, `SELECT `+brief+` FROM case_file WHERE grower_id <> ? AND (doc LIKE ? ESCAPE '\'
-			OR id IN (SELECT case_id FROM case_event WHERE text LIKE ? ESCAPE '\' OR after LIKE ? ESCAPE '\' OR patch LIKE ? ESCAPE '\')) LIMIT 500`, person, like, like, like, like)
-		if err != nil {
-			return nil, err
+		for i, p := range parts { // a line break between them is two signs in JSON
+			parts[i] = strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`).Replace(jsonForm(p))
 		}
-		out = append(out, rows...)
+		like := "%" + strings.Join(parts, "%") + "%"
+		for after := ""; ; {
+			rows := []Case{}
+			err := s.r.SelectContext(ctx, &rows, `SELECT `+full+` FROM case_file WHERE id > ? AND grower_id <> ? AND (doc LIKE ? ESCAPE '\'
+				OR id IN (SELECT case_id FROM case_event WHERE text LIKE ? ESCAPE '\' OR after LIKE ? ESCAPE '\' OR patch LIKE ? ESCAPE '\')) ORDER BY id LIMIT ?`, after, person, like, like, like, like, most)
+			if err != nil {
+				return nil, err
+			}
+			for _, r := range rows {
+				if seen[r.ID] {
+					continue
+				}
+				ok, err := stands(r.ID, r.Doc)
+				if err != nil {
+					return nil, err
+				}
+				if seen[r.ID] = ok; ok {
+					out = append(out, r)
+				}
+			}
+			if len(rows) < most {
+				break
+			}
+			after = rows[len(rows)-1].ID
+		}
 	}
 	return out, nil
 }
@@ -157,7 +195,15 @@ func (s *Store) Forget(ctx context.Context, f Forgotten) (int, error) {
 	if err != nil || len(ids) == 0 {
 		return 0, err
 	}
-	if _, err := s.w.ExecContext(ctx, `VACUUM`); err != nil {
+	// Written anew by way of a file: a desk of years does not fit in memory.
+	if _, err := s.w.ExecContext(ctx, `PRAGMA temp_store = FILE`); err != nil {
+		return len(ids), err
+	}
+	_, err = s.w.ExecContext(ctx, `VACUUM`)
+	if _, back := s.w.ExecContext(context.WithoutCancel(ctx), `PRAGMA temp_store = MEMORY`); back != nil {
+		err = errors.Join(err, back)
+	}
+	if err != nil {
 		return len(ids), fmt.Errorf("taken out, but the file could not be written anew: %w", err)
 	}
 	_, err = s.w.ExecContext(ctx, `PRAGMA wal_checkpoint(TRUNCATE)`)
@@ -220,17 +266,28 @@ func forgetCase(ctx context.Context, tx *sqlx.Tx, id string, swap func(string) s
 	if !theirs {
 		return nil
 	}
+	if _, err := tx.ExecContext(ctx, `DELETE FROM photo WHERE case_id = ?`, id); err != nil {
+		return err
+	}
 	_, err := tx.ExecContext(ctx, `DELETE FROM outbox WHERE case_id = ?`, id)
 	return err
 }
 
-// forgetter replaces names where they stand as words, also inside JSON.
+// blanks is white space between two words, as it stands in a text or inside JSON.
+const blanks = `(?:[\s\p{Z}]|\\[nrt])+`
+
+// forgetter replaces names where they stand as words, also inside JSON and whatever white
+// space is between their words.
 func forgetter(names []string) func(string) string {
 	parts := []string{}
 	for _, n := range names {
 		for _, form := range []string{n, jsonForm(n)} {
-			if strings.TrimSpace(form) != "" {
-				parts = append(parts, regexp.QuoteMeta(form))
+			words := strings.Fields(form)
+			for i, w := range words {
+				words[i] = regexp.QuoteMeta(w)
+			}
+			if len(words) > 0 {
+				parts = append(parts, strings.Join(words, blanks))
 			}
 		}
 	}
@@ -238,7 +295,7 @@ func forgetter(names []string) func(string) string {
 		return func(s string) string { return s }
 	}
 	slices.SortFunc(parts, func(a, b string) int { return len(b) - len(a) }) // the whole before its part
-	re := regexp.MustCompile(`(?i)(^|[^\pL\pN])(` + strings.Join(parts, "|") + `)($|[^\pL\pN])`)
+	re := regexp.MustCompile(`(?i)(^|[^\pL\pN]|\\[nrt])(` + strings.Join(parts, "|") + `)($|[^\pL\pN])`)
 	return func(s string) string {
 		for range 3 { // two side by side share a sign between them
 			t := re.ReplaceAllString(s, "${1}"+Nobody+"${3}")

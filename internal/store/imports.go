@@ -75,25 +75,47 @@ type Batch struct {
 	At       string `db:"at"`
 	Cases    int    `db:"cases"`
 	UndoneAt string `db:"undone_at"`
+	State    string `db:"state"` // begun, whole or torn
 }
 
-// AddBatch keeps that something is being brought in.
+// AddBatch keeps that something is being brought in; until CountBatch it is only begun.
 func (s *Store) AddBatch(ctx context.Context, b Batch) error {
-	_, err := s.w.NamedExecContext(ctx, `INSERT INTO import_batch (id, name, kind, who, at, cases) VALUES (:id, :name, :kind, :who, :at, :cases)`, b)
+	_, err := s.w.NamedExecContext(ctx, `INSERT INTO import_batch (id, name, kind, who, at, cases, state) VALUES (:id, :name, :kind, :who, :at, :cases, 'begun')`, b)
 	return err
 }
 
-// CountBatch keeps how many cases it brought.
+// CountBatch keeps how many cases it brought, and that it came to its end.
 func (s *Store) CountBatch(ctx context.Context, id string, cases int) error {
-	_, err := s.w.ExecContext(ctx, `UPDATE import_batch SET cases = ? WHERE id = ?`, cases, id)
+	_, err := s.w.ExecContext(ctx, `UPDATE import_batch SET cases = ?, state = 'whole' WHERE id = ?`, cases, id)
 	return err
 }
 
 // Batches lists what was brought in, the newest first, at most a hundred.
 func (s *Store) Batches(ctx context.Context) ([]Batch, error) {
 	out := []Batch{}
-	err := s.r.SelectContext(ctx, &out, `SELECT id, name, kind, who, at, cases, undone_at FROM import_batch ORDER BY at DESC, id DESC LIMIT 100`)
+	err := s.r.SelectContext(ctx, &out, `SELECT id, name, kind, who, at, cases, undone_at, state FROM import_batch ORDER BY at DESC, id DESC LIMIT 100`)
 	return out, err
+}
+
+// TornBatches are imports that were begun and did not come to their end: the program
+// stopped in between. Asked before anybody works.
+func (s *Store) TornBatches(ctx context.Context) ([]Batch, error) {
+	out := []Batch{}
+	err := s.r.SelectContext(ctx, &out, `SELECT id, name, kind, who, at, cases, undone_at, state FROM import_batch WHERE state = 'begun' ORDER BY at`)
+	return out, err
+}
+
+// TornSince are imports of since some moment that were broken off.
+func (s *Store) TornSince(ctx context.Context, since string) ([]Batch, error) {
+	out := []Batch{}
+	err := s.r.SelectContext(ctx, &out, `SELECT id, name, kind, who, at, cases, undone_at, state FROM import_batch WHERE state = 'torn' AND at >= ? ORDER BY at`, since)
+	return out, err
+}
+
+// MarkTorn keeps that an import was broken off.
+func (s *Store) MarkTorn(ctx context.Context, id string) error {
+	_, err := s.w.ExecContext(ctx, `UPDATE import_batch SET state = 'torn' WHERE id = ?`, id)
+	return err
 }
 
 // Incoming is a case from elsewhere with all that hangs on it.
@@ -234,46 +256,21 @@ func freeNumber(ctx context.Context, tx *sqlx.Tx, number string, year int) (stri
 	}
 }
 
-// ImportSettings takes another desk's house documents where this one has none of that name,
-// and says which were left out.
-func (s *Store) ImportSettings(ctx context.Context, events []SettingEvent) (left []string, err error) {
-	err = s.tx(ctx, func(tx *sqlx.Tx) error {
-		have := []string{}
-		if err := tx.SelectContext(ctx, &have, `SELECT key FROM setting`); err != nil {
-			return err
-		}
-		known := map[string]bool{}
-		for _, k := range have {
-			known[k] = true
-		}
-		for _, e := range events {
-			if known[e.Key] {
-				if len(left) == 0 || left[len(left)-1] != e.Key {
-					left = append(left, e.Key)
-				}
-				continue
-			}
-			if _, err := tx.NamedExecContext(ctx, `INSERT INTO setting_event (key, version, at, who, before, after) VALUES (:key, :version, :at, :who, :before, :after)`, e); err != nil {
-				return err
-			}
-			if _, err := tx.ExecContext(ctx, `INSERT INTO setting (key, value, version) VALUES (?, ?, ?) ON CONFLICT (key) DO UPDATE SET value = excluded.value, version = excluded.version`, e.Key, e.After, e.Version); err != nil {
-				return err
-			}
-		}
-		return nil
-	})
-	return left, err
-}
-
-// ImportMessages takes another desk's messages, held: they were sent from there.
-func (s *Store) ImportMessages(ctx context.Context, list []Message) error {
+// ImportMessages takes another desk's messages of the cases that came with a batch, held:
+// they were sent from there, and whatever waited there goes out from here on no account.
+func (s *Store) ImportMessages(ctx context.Context, batch string, list []Message) error {
 	return s.tx(ctx, func(tx *sqlx.Tx) error {
 		for _, m := range list {
-			if m.State == "waiting" || m.State == "sending" {
+			switch m.State {
+			case "delivered", "failed", "bounced", "answered", "held":
+			default: // sent is asked after, and this desk's gateway knows nothing of it
 				m.State, m.Said = "held", "brought in from another desk"
 			}
 			if _, err := tx.NamedExecContext(ctx, `INSERT INTO outbox (`+messageCols+`) SELECT :id, :once, :case_id, :kind, :reach, :subject, :body, :state, :tries, :next_at, :said, :made_at, :changed_at
-				WHERE EXISTS (SELECT 1 FROM case_file WHERE id = :case_id) ON CONFLICT DO NOTHING`, m); err != nil {
+				WHERE EXISTS (SELECT 1 FROM case_file WHERE id = :case_id AND import_id = :batch) ON CONFLICT DO NOTHING`, struct {
+				Message
+				Batch string `db:"batch"`
+			}{m, batch}); err != nil {
 				return err
 			}
 		}

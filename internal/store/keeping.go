@@ -4,6 +4,7 @@ import (
 	"context"
 	"os"
 	"path/filepath"
+	"time"
 
 	"github.com/jmoiron/sqlx"
 )
@@ -66,4 +67,26 @@ func (s *Store) Size(ctx context.Context) (Size, error) {
 // Check has SQLite look the whole file over; a *Trouble when it is damaged.
 func (s *Store) Check(ctx context.Context) error {
 	return trouble(whole(ctx, s.r, FileName, "integrity_check"))
+}
+
+// Sweep takes out what is done with: keys of requests that nobody repeats any more, and
+// messages that came to their end, which hold an address and words about somebody. It
+// answers how many of each went.
+func (s *Store) Sweep(ctx context.Context, keys, messages time.Time) (gone [2]int64, err error) {
+	err = s.tx(ctx, func(tx *sqlx.Tx) error {
+		for i, q := range []struct{ sql, at string }{
+			{`DELETE FROM idempotency WHERE at < ?`, Stamp(keys)},
+			{`DELETE FROM outbox WHERE state NOT IN ('waiting', 'sending') AND changed_at < ?`, Stamp(messages)},
+		} {
+			res, err := tx.ExecContext(ctx, q.sql, q.at)
+			if err != nil {
+				return err
+			}
+			if gone[i], err = res.RowsAffected(); err != nil {
+				return err
+			}
+		}
+		return nil
+	})
+	return gone, err
 }

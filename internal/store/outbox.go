@@ -30,16 +30,20 @@ const messageCols = `id, once, case_id, kind, reach, subject, body, state, tries
 // nothing happens, and false.
 func (s *Store) AddMessage(ctx context.Context, m Message) (bool, error) {
 	added := false
-	err := s.tx(ctx, func(tx *sqlx.Tx) error {
-		res, err := tx.NamedExecContext(ctx, `INSERT INTO outbox (`+messageCols+`) VALUES (:id, :once, :case_id, :kind, :reach, :subject, :body, :state, :tries, :next_at, :said, :made_at, :changed_at) ON CONFLICT (once) DO NOTHING`, m)
-		if err != nil {
-			return err
-		}
-		n, err := res.RowsAffected()
-		added = n > 0
+	err := s.tx(ctx, func(tx *sqlx.Tx) (err error) {
+		added, err = addMessage(ctx, tx, m)
 		return err
 	})
 	return added, err
+}
+
+func addMessage(ctx context.Context, tx *sqlx.Tx, m Message) (bool, error) {
+	res, err := tx.NamedExecContext(ctx, `INSERT INTO outbox (`+messageCols+`) VALUES (:id, :once, :case_id, :kind, :reach, :subject, :body, :state, :tries, :next_at, :said, :made_at, :changed_at) ON CONFLICT (once) DO NOTHING`, m)
+	if err != nil {
+		return false, err
+	}
+	n, err := res.RowsAffected()
+	return n > 0, err
 }
 
 // Lost is what a claimed message says whose last worker died before it told how it went.

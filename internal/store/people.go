@@ -179,15 +179,18 @@ func (s *Store) Invited(ctx context.Context, tokenHash, now string) (Account, er
 	return a, missing(err)
 }
 
-// TakeInvite uses an address up and keeps the password that was chosen, together; ErrNotFound
-// when somebody was quicker.
+// TakeInvite uses an address up, keeps the password that was chosen and ends every session
+// of before, together; ErrNotFound when somebody was quicker.
 func (s *Store) TakeInvite(ctx context.Context, tokenHash, now, hash string) error {
 	return s.tx(ctx, func(tx *sqlx.Tx) error {
 		var account string
 		if err := missing(tx.GetContext(ctx, &account, `DELETE FROM invite WHERE token_hash = ? AND expires_at >= ? RETURNING account_id`, tokenHash, now)); err != nil {
 			return err
 		}
-		_, err := tx.ExecContext(ctx, `UPDATE account SET hash = ? WHERE id = ? AND active = 1`, hash, account)
+		if _, err := tx.ExecContext(ctx, `UPDATE account SET hash = ? WHERE id = ? AND active = 1`, hash, account); err != nil {
+			return err
+		}
+		_, err := tx.ExecContext(ctx, `DELETE FROM session WHERE account_id = ?`, account)
 		return err
 	})
 }

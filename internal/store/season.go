@@ -59,20 +59,12 @@ func (s *Store) Firsts(ctx context.Context, since string) ([]First, error) {
 	return out, err
 }
 
-// Advised is what was put on against a cause, and what came of it.
-type Advised struct {
-	Cause   string `db:"cause"`
-	Remedy  string `db:"remedy"`
-	Outcome string `db:"outcome"` // empty while the case is open
-	N       int    `db:"n"`
-}
-
-// AdvisedIn counts, over the samples that came in between two days, what was put on and
-// what came of it, where the advice was not left undone.
-func (s *Store) AdvisedIn(ctx context.Context, from, to string) ([]Advised, error) {
-	out := []Advised{}
-	err := s.r.SelectContext(ctx, &out, `SELECT c.cause, t.remedy, c.outcome, count(DISTINCT c.id) AS n FROM case_file c INDEXED BY case_season
-		JOIN case_treatment t ON t.case_id = c.id WHERE c.created_at >= ? AND c.created_at < ? AND c.cause <> '' AND t.remedy <> '' GROUP BY 1, 2, 3 ORDER BY 1, 2, 3`, from, to)
+// AdvisedIn counts, over the samples that came in between two days, what was put on against
+// which cause and of how many it was better; see the view treated_outcome.
+func (s *Store) AdvisedIn(ctx context.Context, from, to string) ([]Worked, error) {
+	out := []Worked{}
+	err := s.r.SelectContext(ctx, &out, `SELECT cause, remedy, count(DISTINCT id) AS n, count(DISTINCT CASE WHEN better THEN id END) AS better
+		FROM treated_outcome WHERE created_at >= ? AND created_at < ? GROUP BY 1, 2 ORDER BY 1, 2`, from, to)
 	return out, err
 }
 

@@ -126,7 +126,9 @@ function Shell({ shade, flip }: { shade: Shade; flip: () => void }) {
         <Suspense
           fallback={
             <main id="room">
-              <p className="quiet">One moment…</p>
+              <p className="quiet" data-loading>
+                One moment…
+              </p>
             </main>
           }
         >

@@ -38,6 +38,9 @@ const Policy = "default-src 'none'; img-src 'self'; style-src 'nonce-%s'; base-u
 // Said is what a grower sent last: shown again with what has to be mended.
 type Said struct {
 	Word, Counts, Note string
+	Done               []string // days ticked off
+	NoMessages         bool
+	Sent               bool // what stands above was sent, and takes the place of what the desk has
 	Trouble            string
 	Thanks             bool // it was taken
 	Large              bool // in large type
@@ -56,6 +59,9 @@ func Missing(w io.Writer, trouble, nonce string) error {
 func draw(w io.Writer, p *desk.GrowerPage, said Said, nonce string) error {
 	in := map[string]any{"Sheet": nil, "Said": said, "Trouble": said.Trouble, "Nonce": nonce, "Calendar": false, "Style": template.CSS(style)} //nolint:gosec // our own file, no input
 	if p != nil {
+		if said.Sent {
+			p.Done = said.Done
+		}
 		in["Sheet"], in["Page"], in["Calendar"] = &p.Sheet, p, p.Token != "" && calendar.Dated(p.Sheet)
 	}
 	return page.Execute(w, in)

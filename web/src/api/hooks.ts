@@ -70,3 +70,9 @@ export function useCauseNames() {
   const { data: kb } = useVocabulary();
   return useMemo(() => new Map((kb?.causes ?? []).map((c) => [c.id, c.name])), [kb]);
 }
+
+/** Whether whoever is signed in may do something, by the desk's own table. */
+export function useMay(): (deed: S['SessionBody']['may'][number]) => boolean {
+  const may = useSession().data?.may ?? [];
+  return (deed) => may.includes(deed);
+}

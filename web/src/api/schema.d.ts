@@ -1865,8 +1865,8 @@ export interface paths {
          */
         get: operations["camera"];
         /**
-         * Set objective, exposure or slide of the camera
-         * @description Set objective, exposure or slide of the camera. Needs a session and its token.
+         * Set objective, exposure or slide of the camera (not for trainees)
+         * @description Set objective, exposure or slide of the camera (not for trainees). Needs a session and its token.
          */
         put: operations["set-camera"];
         post?: never;
@@ -2703,6 +2703,16 @@ export interface components {
         BringBody: {
             /** @description the file's own name */
             name: string;
+        };
+        Brought: {
+            key: string;
+            name: string;
+            /** @description this desk has words of its own there, and they would give way */
+            own?: boolean;
+            /** @description why it cannot be taken */
+            problem?: string;
+            /** @description what it holds, a line each; what would change here */
+            says: string[];
         };
         Calibrated: {
             /**
@@ -3544,6 +3554,25 @@ export interface components {
             /** @description by id */
             person: string;
         };
+        ForgottenAs: {
+            /**
+             * Format: int64
+             * @description that were theirs; they stay, without them
+             */
+            cases: number;
+            /**
+             * Format: int64
+             * @description copies of the desk's file in which they still are
+             */
+            copies: number;
+            /**
+             * Format: int64
+             * @description finished files of records that were taken away, since they stood in them
+             */
+            exports: number;
+            /** @description the day the last of those copies goes by itself, YYYY-MM-DD; empty where none does */
+            gone?: string;
+        };
         FoundCase: {
             askOn?: string;
             cause?: string;
@@ -3742,6 +3771,8 @@ export interface components {
             id: string;
             kind: string;
             name: string;
+            /** @description the program stopped while it came in; what had come was taken out again */
+            torn?: boolean;
             undone?: boolean;
             who: string;
         };
@@ -3759,6 +3790,8 @@ export interface components {
             loose?: boolean;
             /** @description the file's own name */
             name?: string;
+            /** @description house documents of a bundle to be taken over, by key; none unless it is said */
+            take?: string[];
         };
         ImportReading: {
             /** Format: int64 */
@@ -3783,6 +3816,10 @@ export interface components {
             refused: number;
             /** Format: int64 */
             rows: number;
+            /** @description house documents of a bundle that say something else than ours: each is taken only when it is ticked */
+            rules?: components["schemas"]["Brought"][];
+            /** @description documents of a bundle that never come along: devices, addresses, people */
+            stays?: string[];
             targets: components["schemas"]["Target"][];
             /** @description how it is read: as was said, the rest guessed */
             used: components["schemas"]["CardMapping"];
@@ -3797,8 +3834,6 @@ export interface components {
              * @description cases that are new here
              */
             in: number;
-            /** @description house documents this desk has its own of */
-            left?: string[];
             /** @description the first hundred of them, each with the mend */
             refusals?: components["schemas"]["RefusedRow"][];
             /**
@@ -3813,6 +3848,8 @@ export interface components {
              * @description here already, as they are
              */
             same?: number;
+            /** @description house documents that were taken over */
+            taken?: string[];
         };
         Intake: {
             /** @description what was brought: a leaf in a bag, the whole pot */
@@ -5745,6 +5782,8 @@ export interface components {
         };
         SessionBody: {
             desk: components["schemas"]["Identity"];
+            /** @description what this role may do beyond what everybody may */
+            may: ("agree with a trainee's verdict" | "bring in hours of weather and take them out" | "bring records or sheets in, and take them out again" | "change the house's rules, words and course" | "change the verdict of what is handed over" | "close a case" | "copy, look over and mend the desk's file" | "end somebody else's sessions" | "give a verdict that waits for nobody" | "give out calendar addresses, and end them" | "give somebody cases that are another's" | "give somebody cases that are nobody's" | "hand over what a trainee prepared" | "let people in, and change who they are" | "merge, split, rename and forget growers" | "open a closed case again" | "see everybody's long work" | "see how others practise" | "send a grower a message" | "set a device that everybody uses" | "take a grower's address back" | "take out everything, with people" | "take tables without people out" | "write down when somebody else is away")[];
             /** @description the desk's day, YYYY-MM-DD */
             now: string;
             person: components["schemas"]["Person"];
@@ -6406,7 +6445,7 @@ export interface components {
         Undone: {
             /** Format: int64 */
             gone: number;
-            /** @description numbers of those somebody worked on since: they stay */
+            /** @description what somebody worked on since, and stays: numbers of cases, names of house documents */
             stay: string[];
         };
         Unlisted: {
@@ -6487,6 +6526,8 @@ export interface components {
             page?: components["schemas"]["Page"];
             photos: components["schemas"]["Photo"][];
             reading: components["schemas"]["Ranking"];
+            /** @description a trainee prepared more than leaving it alone: an advisor hands it over */
+            release?: boolean;
             /**
              * Format: int64
              * @description rounds of treatment handed over
@@ -6964,7 +7005,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/yECJBhQM8wSxIXGPwRq61PCy_1XCyN-g.ics",
+                     *         "path": "/c/rKQxW7OuBvvYo2-q_El9KvJdaQeh86PJ.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7004,7 +7045,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/yECJBhQM8wSxIXGPwRq61PCy_1XCyN-g.ics",
+                     *       "path": "/c/rKQxW7OuBvvYo2-q_El9KvJdaQeh86PJ.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7100,7 +7141,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBRMzdDQVI0RUZRTjI0NTZa"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBEM0NRQ1hUNlNLV1lXQVpB"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7163,7 +7204,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7313,7 +7354,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7483,7 +7524,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7832,7 +7873,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8162,7 +8203,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8478,7 +8519,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8745,7 +8786,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9183,7 +9224,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9588,7 +9629,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9720,7 +9761,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T408Y7A6JXNMMQEWX58"
+                 *       "to": "01KX8M6T4007SB5XDZ841XXAQN"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9756,7 +9797,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0EA4MS1H0HXESED49",
+                     *         "person": "g-01KX8KD5T01RH8XJTWTNQH9HDF",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9970,7 +10011,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10319,7 +10360,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10643,7 +10684,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0789ATFWW0QV9EYVT",
+                     *         "person": "g-01KX3X4TM0V8CNNWXGHY9N80FZ",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10969,7 +11010,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11367,7 +11408,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11596,7 +11637,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11832,7 +11873,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12289,7 +12330,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12530,7 +12571,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12830,7 +12871,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13066,7 +13107,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13417,7 +13458,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13846,7 +13887,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14008,7 +14049,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T4096819AWDEMVP8HCN",
+                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14759,15 +14800,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gardenia",
+                     *       "host": "rose",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 12,
-                     *       "place": "garden",
-                     *       "plant": "Gardenia",
-                     *       "sprayer": "2 L",
-                     *       "story": "Prey sits close by. I think it is fungus gnat."
+                     *       "month": 4,
+                     *       "place": "greenhouse",
+                     *       "plant": "Rose",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves fall yellow. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14804,20 +14845,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gardenia",
+                     *       "host": "rose",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "none"
+                     *           "state": "few"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 12,
-                     *       "place": "garden",
-                     *       "plant": "Gardenia",
-                     *       "sprayer": "2 L",
-                     *       "story": "Prey sits close by. I think it is fungus gnat."
+                     *       "month": 4,
+                     *       "place": "greenhouse",
+                     *       "plant": "Rose",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves fall yellow. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14860,20 +14901,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "gardenia",
+                     *       "host": "rose",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "none"
+                     *           "state": "few"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 12,
-                     *       "place": "garden",
-                     *       "plant": "Gardenia",
-                     *       "sprayer": "2 L",
-                     *       "story": "Prey sits close by. I think it is fungus gnat."
+                     *       "month": 4,
+                     *       "place": "greenhouse",
+                     *       "plant": "Rose",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves fall yellow. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14923,24 +14964,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 1.1708596392016526,
+                     *           "bits": -0.30152040325492296,
                      *           "finding": "main-sign",
-                     *           "leads": "Hoverflies, ground beetles and other grown helpers",
+                     *           "leads": "Ordinary ageing of old leaves",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "creatures"
+                     *               "state": "yellow"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.5506318587468263,
+                     *           "p": 0.02510126446259823,
                      *           "saw": [
-                     *             "living things on it"
+                     *             "yellowing or mottling"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 5.199999999999999,
+                     *       "expertMinutes": 1.5000000000000002,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -14949,37 +14990,37 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was hoverflies, ground beetles and other grown helpers"
+                     *           "why": "it was rose rust"
                      *         }
                      *       ],
-                     *       "points": 21,
+                     *       "points": 17,
                      *       "right": "no",
-                     *       "split": "main-sign",
+                     *       "split": "pustules",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 1.1708596392016526,
-                     *           "bits": 0.0006240065880415147,
+                     *           "betterBits": -0.30152040325492296,
+                     *           "bits": -0.3194234224464973,
                      *           "finding": "flecks",
-                     *           "leads": "Ordinary ageing of old leaves",
+                     *           "leads": "Two-spotted spider mite",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
-                     *               "state": "none"
+                     *               "state": "few"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.2446725836647501,
+                     *           "p": 0.024791696897419585,
                      *           "saw": [
-                     *             "none"
+                     *             "few"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "What strikes you first split it: living things on it.",
-                     *       "truth": "Hoverflies, ground beetles and other grown helpers",
-                     *       "truthId": "grown-hoverfly"
+                     *       "tilt": "Pustules that leave dust on a finger split it: orange.",
+                     *       "truth": "Rose rust",
+                     *       "truthId": "rose-rust"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15301,8 +15342,8 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "pea-weevil",
-                     *           "text": "Pea and bean weevil"
+                     *           "id": "citrus-mealybug",
+                     *           "text": "Citrus mealybug"
                      *         }
                      *       ],
                      *       "plate": "hydrangea-scale"
@@ -15336,7 +15377,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "pea-weevil",
+                 *       "choice": "citrus-mealybug",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15552,7 +15593,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z8057836YM29DH9ZEBN",
+                     *         "id": "g-01KJQV9Z801K6KTGG0WDGTSJ3J",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15603,7 +15644,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80GGBAKAAJJXYE8C2J",
+                     *               "person": "g-01KKSAFA808PZGS0S296RGW3JB",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15736,7 +15777,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80GGBAKAAJJXYE8C2J"
+                 *       "person": "g-01KKSAFA808PZGS0S296RGW3JB"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15751,10 +15792,12 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "cases": 1
+                     *       "cases": 1,
+                     *       "copies": 0,
+                     *       "exports": 0
                      *     }
                      */
-                    "application/json": components["schemas"]["CountBody"];
+                    "application/json": components["schemas"]["ForgottenAs"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -15809,8 +15852,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0C1MZA2PWF4ENBM2S",
-                 *       "into": "g-01KX8BM520J09MRZP7YGGRNY9J"
+                 *       "from": "g-01KS358WM0QPRCJPA33097QWDG",
+                 *       "into": "g-01KX8BM5201M4P6B0JKGXH3CKJ"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15854,10 +15897,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520ZQ6HVG2HVY2QC9ZS"
+                 *         "01KX8BM520M2BEZRVNZXYYFR81"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520J09MRZP7YGGRNY9J"
+                 *       "person": "g-01KX8BM5201M4P6B0JKGXH3CKJ"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15874,7 +15917,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40PH3YWQ1K7CBPK93G",
+                     *       "id": "g-01KX8M6T40VXRB5T96SFHA17GV",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15905,11 +15948,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40MCBNX8NF3D50EG13",
+                 *           "id": "01KX8M6T40H66FW05KY7QMSHGG",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40RJR13XV4E9NHW11D",
+                 *           "id": "01KX8M6T408SV0X0BZXNYWARN5",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15947,7 +15990,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0EA4MS1H0HXESED49",
+                     *         "person": "g-01KX8KD5T01RH8XJTWTNQH9HDF",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16355,10 +16398,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 425,
+                     *         "cases": 1,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "the card index of before.csv",
+                     *         "name": "cards.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16620,7 +16663,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 425,
+                     *       "gone": 1,
                      *       "stay": []
                      *     }
                      */
@@ -16672,7 +16715,7 @@ export interface operations {
                      *         },
                      *         "kind": "import",
                      *         "name": "cards.csv",
-                     *         "said": "1 cases came in",
+                     *         "said": "1 case came in",
                      *         "state": "done",
                      *         "total": 2
                      *       }
@@ -16726,7 +16769,7 @@ export interface operations {
                      *         },
                      *         "kind": "import",
                      *         "name": "cards.csv",
-                     *         "said": "1 cases came in",
+                     *         "said": "1 case came in",
                      *         "state": "done",
                      *         "total": 2
                      *       }
@@ -16850,17 +16893,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "e3266c2324"
+                     *         "version": "a231c4255d"
                      *       },
-                     *       "bytes": 3796952,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
+                     *       "bytes": 2894648,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -16918,17 +16961,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "e3266c2324"
+                     *         "version": "a231c4255d"
                      *       },
-                     *       "bytes": 3809312,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
+                     *       "bytes": 2907008,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17011,8 +17054,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 815104,
-                     *           "cases": 31,
+                     *           "bytes": 1728512,
+                     *           "cases": 455,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17023,17 +17066,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "719b5a059e"
+                     *         "version": "a231c4255d"
                      *       },
-                     *       "bytes": 3871112,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples2002673584/001/backups",
+                     *       "bytes": 3162448,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 234,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17074,8 +17117,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 815104,
-                     *       "cases": 31,
+                     *       "bytes": 1728512,
+                     *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17424,7 +17467,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/Ux6zx0SXa00AWkVzRdHodTpIMPEKTAMD",
+                     *       "path": "/join/SliyF5aMGJqPkeZhRptNsp7BULMy0PaD",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17557,7 +17600,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/9hvGALdUt5a0EPoj2t5rLK3i5ScxA0od",
+                     *       "path": "/join/5jCKBmB1GjKNjMEv3FDseRWhT-exNV9x",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17603,7 +17646,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "030423a8e23a0d4e",
+                     *         "id": "55c83aa272a1fa88",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -18787,6 +18830,9 @@ export interface operations {
                      *         "units": "metric",
                      *         "zone": "Europe/London"
                      *       },
+                     *       "may": [
+                     *         "agree with a trainee's verdict"
+                     *       ],
                      *       "now": "2026-07-11",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
@@ -18847,6 +18893,9 @@ export interface operations {
                      *         "units": "metric",
                      *         "zone": "Europe/London"
                      *       },
+                     *       "may": [
+                     *         "agree with a trainee's verdict"
+                     *       ],
                      *       "now": "2026-07-11",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
@@ -20025,7 +20074,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T408Y7A6JXNMMQEWX58",
+                 *       "account": "01KX8M6T4007SB5XDZ841XXAQN",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20110,7 +20159,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T408Y7A6JXNMMQEWX58",
+                 *       "account": "01KX8M6T4007SB5XDZ841XXAQN",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20194,8 +20243,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T408Y7A6JXNMMQEWX58",
-                 *       "to": "01KX8M6T408Y7A6JXNMJCKVZQ4"
+                 *       "from": "01KX8M6T4007SB5XDZ841XXAQN",
+                 *       "to": "01KX8M6T4007SB5XDZ80SZRS7G"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

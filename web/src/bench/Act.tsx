@@ -8,6 +8,7 @@ import { held } from '../parts/count/counts';
 import { Pad } from '../parts/count/Pad';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { usePress } from '../ui/press';
 import { Answer, WhyHere } from './act/Answer';
 import { Circumstances } from './act/Circumstances';
 import { heavies } from './act/Heavy';
@@ -59,12 +60,13 @@ export function Act({ view }: { view: View }) {
   const waiting = (['leave', 'watch', 'spring', 'back', 'save', 'refer'] as const).find((x) => x === d?.act) ?? 'watch';
   const advised = d?.act === 'more' ? undefined : d?.act;
   const follow = () => advised && keep(advised, advised === 'act' ? 'act' : advised === 'pull' ? 'pull' : 'wait');
+  const press = usePress(change.isPending || f.odd ? 'no' : f.working ? 'working' : advised ? 'ready' : 'no', follow);
   useKeys([
     // A letter is no count: these act in the field of counts as well.
     { key: 'a', does: 'act', run: () => keep('act', 'act'), inFields: true },
     { key: 'w', does: 'wait', run: () => keep(waiting, 'wait'), inFields: true },
     { key: 'p', does: 'remove the plant', hidden: true, run: () => keep('pull', 'pull'), inFields: true },
-    { key: 'Enter', does: 'as advised', run: follow },
+    { key: 'Enter', does: 'as advised', run: press.press },
   ]);
   if (!view.verdict?.cause)
     return (

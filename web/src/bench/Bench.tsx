@@ -164,7 +164,9 @@ function One({ id, step }: { id: string; step?: string }) {
   if (!view || !vocabulary.data)
     return (
       <main id="room">
-        <p className="quiet">Fetching the sample…</p>
+        <p className="quiet" data-loading>
+          Fetching the sample…
+        </p>
       </main>
     );
   const i = view.intake;

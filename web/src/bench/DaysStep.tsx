@@ -10,10 +10,37 @@ import { Chips, daysBetween, shortDay, Trouble, weekday } from '../ui/bits';
 import { DayPick } from '../ui/DayPick';
 import { useDraft, useTyped } from '../ui/draft';
 import { useKeys } from '../ui/keys';
+import { usePress } from '../ui/press';
 import { usePlan } from './usePlan';
 import { Weeks } from './Weeks';
 
 const byTheRule = {};
+
+/** Days that were kept, and what the desk would make of them today where that is something else. */
+function Anew({ kept, days, take }: { kept: string[]; days?: string[]; take: () => void }) {
+  const other = days && days.join() !== kept.join();
+  return (
+    <p data-kept>
+      <small>
+        These are the days as they were kept.{' '}
+        {other && (
+          <>
+            Worked out anew today they would be <b>{days.map(shortDay).join(', ')}</b>.{' '}
+            <button
+              type="button"
+              className="plain"
+              style={{ textDecoration: 'underline' }}
+              onClick={take}
+              data-do="anew"
+            >
+              Take those
+            </button>
+          </>
+        )}
+      </small>
+    </p>
+  );
+}
 
 /** Repeats timed to the pest's life and the label, with the schools beside. */
 export function DaysStep({ view }: { view: View }) {
@@ -31,8 +58,14 @@ export function DaysStep({ view }: { view: View }) {
   const [rhythm, setRhythm] = useState('');
   // Days set by hand on the picture outlive a reload, as long as what is given on them stays.
   const given = (view.treatment?.remedies ?? []).join();
-  const [{ on }, setHand, forget] = useDraft<{ on?: string[] }>(`days.${view.id}.${view.round}.${given}`, byTheRule);
-  const setOn = (on?: string[]) => setHand({ ...(on ? { on } : {}) });
+  const [hand, setHand, forget] = useDraft<{ on?: string[]; rule?: boolean }>(
+    `days.${view.id}.${view.round}.${given}`,
+    byTheRule,
+  );
+  // What was kept stands until somebody changes it: the days as worked out today are an offer beside it.
+  const kept = !hand.on && !hand.rule ? view.days?.on : undefined;
+  const on = hand.on ?? kept;
+  const setOn = (on?: string[]) => setHand(on ? { on } : { rule: true });
   const other =
     <T,>(set: (v: T) => void) =>
     (v: T) => {
@@ -57,15 +90,24 @@ export function DaysStep({ view }: { view: View }) {
   const good = useRef<S['DaysPlan'] | undefined>(undefined);
   if (plan.data && !plan.error) good.current = plan.data;
   const drawn = on && good.current ? { ...good.current, on: [...on].sort() } : plan.data;
-  const keep = () =>
-    change.mutate(put('/api/v1/cases/{id}/days', body), {
-      onSuccess: () => {
-        forget();
-        forgetWarm();
-        go(`/bench/${view.id}/handover`);
-      },
-    });
-  useKeys([{ key: 'Enter', does: 'keep the days', run: keep }]);
+  const anew = usePlan(view, byRule, !!kept);
+  const unchanged = !!kept && warm === (view.days?.tempC === undefined ? '' : String(view.days.tempC));
+  const keep = () => {
+    const on = () => {
+      forget();
+      forgetWarm();
+      go(`/bench/${view.id}/handover`);
+    };
+    if (unchanged) on();
+    else change.mutate(put('/api/v1/cases/{id}/days', body), { onSuccess: on });
+  };
+  const press = usePress(
+    change.isPending || (plan.error && !unchanged) ? 'no' : plan.isLoading ? 'working' : 'ready',
+    keep,
+    JSON.stringify(body),
+  );
+  const does = unchanged ? 'leave them as kept' : 'keep the days';
+  useKeys([{ key: 'Enter', does, run: press.press }]);
   const needless = plan.error?.field('remedy');
   if (!view.treatment || needless)
     return (
@@ -81,7 +123,7 @@ export function DaysStep({ view }: { view: View }) {
       className="two wide-and-form"
       onSubmit={(e) => {
         e.preventDefault();
-        keep();
+        press.press();
       }}
     >
       <div className="sheet pad stack">
@@ -90,9 +132,9 @@ export function DaysStep({ view }: { view: View }) {
         {(!plan.error || on) && (
           <>
             <div className="days" data-answer="days">
-              {drawn?.on.map((d, i) => (
+              {(drawn?.on ?? kept ?? []).map((d, i, all) => (
                 <div className="day" key={d}>
-                  <small>{i === 0 ? 'first' : `${daysBetween(drawn.on[0] as string, d)} days on`}</small>
+                  <small>{i === 0 ? 'first' : `${daysBetween(all[0] as string, d)} days on`}</small>
                   <b>{weekday(d).split(' ')[0]}</b>
                   {weekday(d).replace(/^\w+,? /, '')}
                 </div>
@@ -118,7 +160,8 @@ export function DaysStep({ view }: { view: View }) {
                 small
               />
             )}
-            {on && (
+            {kept && <Anew kept={kept} days={anew.data?.on} take={() => setOn(undefined)} />}
+            {hand.on && (
               <p>
                 <button
                   type="button"
@@ -142,11 +185,11 @@ export function DaysStep({ view }: { view: View }) {
           type="submit"
           variant="contained"
           className="primary"
-          disabled={!!plan.error || change.isPending}
+          {...press.button}
           style={{ justifySelf: 'start' }}
           data-do="keep-days"
         >
-          Keep the days&nbsp;<kbd>Enter</kbd>
+          {unchanged ? 'Leave them as kept' : 'Keep the days'}&nbsp;<kbd>Enter</kbd>
         </Button>
       </div>
       <div className="sheet pad form">

@@ -4,11 +4,12 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type S, take, type View } from '../api/client';
-import { useToday } from '../api/hooks';
+import { useMay, useToday } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { SheetPage } from '../parts/Sheet';
 import { Trouble, weekday } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { usePress } from '../ui/press';
 import { useToast } from '../ui/toast';
 import { Handed } from './Handed';
 import { AlsoTheirs, TogetherPages, usePairing, useTogether } from './Together';
@@ -27,7 +28,10 @@ export function HandOver({ view }: { view: View }) {
     placeholderData: (old) => old,
   });
   const step = view.steps.find((s) => s.id === 'handover');
-  const shut = step?.state === 'shut';
+  // What a trainee prepared is handed over by an advisor, unless it is to leave it alone.
+  const may = useMay();
+  const held = !!view.release && !may('hand over what a trainee prepared');
+  const shut = step?.state === 'shut' || held;
   const together = useTogether(view);
   const [also, setAlso] = useState<string[]>([]);
   const pair = usePairing(view, (v) => say({ text: `Handed over. We ask on ${weekday(v.askOn ?? '')}.` }));
@@ -42,8 +46,14 @@ export function HandOver({ view }: { view: View }) {
     });
   };
   const next = () => go(today.data?.waiting[0] ? `/bench/${today.data.waiting[0].id}` : '/?new=1');
+  // Nobody hands over a page they could not see: a press waits until it is there.
+  const press = usePress(
+    shut || change.isPending || pair.isPending ? 'no' : sheet.isLoading ? 'working' : 'ready',
+    give,
+    also.join(),
+  );
   useKeys([
-    ...(view.handover || shut ? [] : [{ key: 'Enter', does: 'hand it over', run: give }]),
+    ...(view.handover || shut ? [] : [{ key: 'Enter', does: 'hand it over', run: press.press }]),
     // What waits for an advisor leaves the desk on no way, paper included.
     ...(shut ? [] : [{ key: 'p', does: 'print', run: () => window.print() }]),
     ...(view.handover ? [{ key: 'Enter', does: 'next customer', run: next }] : []),
@@ -68,7 +78,8 @@ export function HandOver({ view }: { view: View }) {
       <div className="stack noprint" style={{ position: 'sticky', top: 0 }}>
         {shut && (
           <div className="notice">
-            <b>Not yet:</b> {step?.note}.
+            <b>Not yet:</b>{' '}
+            {held ? 'an advisor looks it over and hands it over. Leave it on the bench, and say so.' : `${step?.note}.`}
           </div>
         )}
         <ChangeTrouble id={view.id} change={change} />
@@ -82,8 +93,8 @@ export function HandOver({ view }: { view: View }) {
               variant="contained"
               className="primary"
               size="large"
-              disabled={shut || change.isPending || pair.isPending}
-              onClick={give}
+              {...press.button}
+              onClick={press.press}
               data-do="hand-over"
             >
               {also.length ? `Hand all ${also.length + 1} over` : 'Hand it over'}&nbsp;<kbd>Enter</kbd>

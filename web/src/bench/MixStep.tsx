@@ -10,6 +10,7 @@ import { emptyPlace, type PlaceForm, PlacePanel, placeInput, usePlace } from '..
 import { shortDay } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
+import { usePress } from '../ui/press';
 import { usePlan } from './usePlan';
 
 export function MixStep({ view }: { view: View }) {
@@ -55,7 +56,6 @@ export function MixStep({ view }: { view: View }) {
   const [meant, setMeant] = useState('');
   const asked = !!much && meant !== much;
   const keep = (withDays: boolean) =>
-    !asked &&
     change.mutate(put('/api/v1/cases/{id}/mix', { ...mixInput(form), ...(withDays ? { withDays } : {}) }), {
       onSuccess: (v) => {
         setLast({ ...form, times: undefined }); // the grower's sprayer and spoons; how often is the next plan's
@@ -63,8 +63,15 @@ export function MixStep({ view }: { view: View }) {
         go(`/bench/${view.id}/${['done', 'needless'].includes(days) ? 'handover' : 'days'}`);
       },
     });
-  const both = proposed ? 'keep the mix and these days' : 'keep the mix';
-  useKeys([{ key: 'Enter', does: both, run: () => form.remedy && keep(!!proposed) }]);
+  // Until the days are known, the press means both: that is what the desk would propose.
+  const working = !blend.data || blend.isPlaceholderData || plan.isLoading || plan.isPlaceholderData;
+  const both = proposed || plan.isLoading ? 'keep the mix and these days' : 'keep the mix';
+  const press = usePress(
+    blend.error || change.isPending || asked || !form.remedy ? 'no' : working ? 'working' : 'ready',
+    () => keep(!!proposed),
+    JSON.stringify(mixInput({ ...form, times: last.times })),
+  );
+  useKeys([{ key: 'Enter', does: both, run: press.press }]);
   if (!only.length && placed.length) return <Places view={view} placed={placed} spoons={last.spoons} />;
   if (!only.length)
     return (
@@ -80,7 +87,7 @@ export function MixStep({ view }: { view: View }) {
       className="two asked-and-answered"
       onSubmit={(e) => {
         e.preventDefault();
-        keep(!!proposed);
+        press.press();
       }}
     >
       <div className="sheet pad stack">
@@ -118,14 +125,7 @@ export function MixStep({ view }: { view: View }) {
             </small>
           </p>
         )}
-        <Button
-          type="submit"
-          variant="contained"
-          className="primary"
-          // Not before the days are known: a press between the two would be lost.
-          disabled={!blend.data || !!blend.error || change.isPending || asked || plan.isLoading}
-          data-do="keep-mix"
-        >
+        <Button type="submit" variant="contained" className="primary" {...press.button} data-do="keep-mix">
           {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>
         </Button>
       </div>

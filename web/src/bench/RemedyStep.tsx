@@ -8,6 +8,7 @@ import { useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
+import { usePress } from '../ui/press';
 import { prevention, Rung, stops } from './Ladder';
 import { GoodToKnow, OfferRow } from './OfferRow';
 import { Schools } from './Schools';
@@ -53,6 +54,10 @@ export function RemedyStep({ view }: { view: View }) {
           `/bench/${view.id}/${v.steps.find((s) => ['mix', 'days', 'handover'].includes(s.id) && !['done', 'needless'].includes(s.state))?.id ?? 'handover'}`,
         ),
     });
+  const press = usePress(
+    view.handover || change.isPending ? 'no' : !data && !error ? 'working' : pick.length ? 'ready' : 'no',
+    keep,
+  );
   // In sight are what is chosen, and the next best; the rest is folded on its rung.
   const next = offers
     .filter((o) => o.open && !o.prevents && !pick.includes(o.remedy) && o.worth && o.worth !== 'some')
@@ -84,7 +89,7 @@ export function RemedyStep({ view }: { view: View }) {
       does: here?.offer ? 'choose or leave out' : 'fold out',
       run: () => here && (here.offer ? flip(here.offer) : fold(here.rung)),
     },
-    { key: 'Enter', does: 'keep what is chosen', run: () => pick.length && !view.handover && keep() },
+    { key: 'Enter', does: 'keep what is chosen', run: press.press },
   ]);
   if (!view.verdict?.cause)
     return (
@@ -179,13 +184,7 @@ export function RemedyStep({ view }: { view: View }) {
             </div>
           ))}
           <ChangeTrouble id={view.id} change={change} />
-          <Button
-            variant="contained"
-            className="primary"
-            disabled={!pick.length || change.isPending || !!view.handover}
-            onClick={keep}
-            data-do="keep-remedy"
-          >
+          <Button variant="contained" className="primary" {...press.button} onClick={press.press} data-do="keep-remedy">
             Keep what is chosen&nbsp;<kbd>Enter</kbd>
           </Button>
         </div>

@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Problem, type S, take } from '../api/client';
-import { Chips, dayAndMonth, Trouble } from '../ui/bits';
+import { Chips, dayAndMonth, Trouble, weekday } from '../ui/bits';
 import { useToast } from '../ui/toast';
 
 const useGrowers = (words: string) =>
@@ -184,9 +184,22 @@ function Forget({ of, done }: Part) {
     queryKey: ['mentions', of.id],
     queryFn: () => take<S['Mention'][]>(api.GET('/api/v1/growers/mentions', { params: { query: { person: of.id } } })),
   });
-  const forget = useMutation<S['CountBody'], Problem>({
-    mutationFn: () => take<S['CountBody']>(api.POST('/api/v1/growers/forget', { body: { person: of.id, also } })),
-    onSuccess: (r) => done(`Taken out: ${says(r.cases, 'one case stays', 'cases stay')} without a name.`),
+  const forget = useMutation<S['ForgottenAs'], Problem>({
+    mutationFn: () => take<S['ForgottenAs']>(api.POST('/api/v1/growers/forget', { body: { person: of.id, also } })),
+    onSuccess: (r) =>
+      done(
+        [
+          `Taken out: ${says(r.cases, 'one case stays', 'cases stay')} without a name; their page is ended and their pictures are gone.`,
+          r.exports > 0 &&
+            `${says(r.exports, 'One finished file of records was', 'finished files of records were')} taken away.`,
+          r.copies > 0 &&
+            (r.gone
+              ? `${says(r.copies, 'One copy of the desk still holds', 'copies of the desk still hold')} them; the last goes on ${weekday(r.gone)}. Restore none of before.`
+              : `${says(r.copies, 'One copy of the desk still holds', 'copies of the desk still hold')} them, and none goes by itself: take them away by hand.`),
+        ]
+          .filter(Boolean)
+          .join(' '),
+      ),
   });
   const alone = [...new Set(said.data?.map((m) => m.word))];
   return (

@@ -62,7 +62,7 @@ describe('what is kept of a person', () => {
   it('is taken out only after it was asked twice, and says of how many cases', async () => {
     desk('GET /api/v1/growers', [{ id: 'g-1', name: 'Tamsin Reeve', cases: 2, earlier: [] }]);
     desk('GET /api/v1/growers/mentions', [{ word: 'Tamsin', case: 'c1', number: '26-0001', text: 'says Tamsin' }]);
-    desk('POST /api/v1/growers/forget', { cases: 2 });
+    desk('POST /api/v1/growers/forget', { cases: 2, exports: 1, copies: 3, gone: '2026-07-25' });
     show(
       <Toasts>
         <Growers />
@@ -77,7 +77,8 @@ describe('what is kept of a person', () => {
     await waitFor(() =>
       expect(askedAt('POST /api/v1/growers/forget')[0]?.body).toEqual({ person: 'g-1', also: ['Tamsin'] }),
     );
-    expect(await screen.findByText('Taken out: 2 cases stay without a name.')).toBeTruthy();
+    const said = await screen.findByText(/Taken out: 2 cases stay without a name/);
+    expect(said.textContent).toContain('3 copies of the desk still hold them; the last goes on Saturday');
   });
 });
 

@@ -35,7 +35,7 @@ type Move = S['RoundBody']['move'];
 const moves: Move[] = ['repeat', 'step up', 'switch', 'bring back'];
 
 /** What the grower tells: a word, a recount on the same pad, silence; and what is advised next. */
-export function HowItWent({ view }: { view: View }) {
+export function HowItWent({ view, onTold }: { view: View; onTold?: () => void }) {
   const change = useChange(view.id);
   const { post } = useCaseCalls(view.id);
   const go = useNavigate();
@@ -67,8 +67,10 @@ export function HowItWent({ view }: { view: View }) {
       return { tallied, after: found.join(' ') };
     });
   const last = view.followUps.at(-1);
-  const send = (body: S['FollowUpInput']) =>
+  const send = (body: S['FollowUpInput']) => {
+    onTold?.();
     change.mutate(post('/api/v1/cases/{id}/followup', body), { onSuccess: clear });
+  };
   const round = (move: Move) =>
     change.mutate(post('/api/v1/cases/{id}/round', { move }), {
       onSuccess: () =>

@@ -2,10 +2,11 @@ import Autocomplete from '@mui/material/Autocomplete';
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useDeferredValue, useMemo } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { api, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
+import { useAddress, useAddressField } from '../ui/address';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { Near } from '../ui/Near';
@@ -47,17 +48,8 @@ export const drawnAs = (d: Record<string, unknown>): string => {
 export function Browse() {
   const { data: kb } = useVocabulary();
   const go = useNavigate();
-  const [p, setP] = useSearchParams();
-  const set = (k: string, v: string | string[]) =>
-    setP(
-      (was) => {
-        const next = new URLSearchParams(was);
-        next.delete(k);
-        for (const x of Array.isArray(v) ? v : [v]) if (x) next.append(k, x);
-        return next;
-      },
-      { replace: true },
-    );
+  const [p, change] = useAddress();
+  const set = (k: string, v: string | string[]) => change({ [k]: v });
   const q = p.get('q') ?? '';
   const host = p.get('host') ?? '';
   const seen = p.getAll('seen');
@@ -82,26 +74,7 @@ export function Browse() {
   );
   const causes = kb?.causes ?? [];
   const order = found.data && (host || seen.length > 0) ? new Map(found.data.map((m, i) => [m.cause, i])) : null;
-  // The field is the reader's own; the list follows when there is time, the address when one pauses.
-  const [typed, setTyped] = useState(q);
-  const address = useRef(q);
-  // What was written to the address from here and has not come back from it yet: on a busy machine that takes a while.
-  const out = useRef<string[]>([]);
-  if (q !== address.current) {
-    address.current = q;
-    if (out.current.includes(q)) out.current = out.current.slice(out.current.indexOf(q) + 1);
-    else setTyped(q); // changed by the address, not here
-  }
-  const late = useRef(set);
-  late.current = set;
-  useEffect(() => {
-    if (typed === (out.current.at(-1) ?? address.current)) return;
-    const wait = setTimeout(() => {
-      out.current.push(typed);
-      late.current('q', typed);
-    }, 300);
-    return () => clearTimeout(wait);
-  }, [typed]);
+  const [typed, setTyped] = useAddressField(q, (words) => set('q', words));
   const words = useDeferredValue(typed).toLowerCase().split(/\s+/).filter(Boolean);
   const list = causes
     .filter((c) => !kind.length || kind.includes(c.kind))

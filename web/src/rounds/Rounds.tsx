@@ -74,6 +74,8 @@ export default function Rounds() {
         go(`/bench/${v.id}/${step ?? 'look'}`);
       },
     });
+  // Whoever is worked on stays in hand, though the queue puts them elsewhere: what was judged is read before the next.
+  const stay = () => open && go(`/rounds/${open}`, { replace: true });
   useKeys([
     { key: 'ArrowDown', does: 'next', run: () => to(at + 1) },
     { key: 'ArrowUp', does: 'back', hidden: true, run: () => to(at - 1) },
@@ -86,7 +88,7 @@ export default function Rounds() {
         <h1>Rounds</h1>
         <RoundsTables at="queue" />
         <Trouble of={error} />
-        {data && rows.length === 0 && (
+        {data && rows.length === 0 && !id && (
           <div className="sheet pad stack">
             <p>
               {mine === 'mine' && data.rows.length > 0
@@ -105,7 +107,7 @@ export default function Rounds() {
             )}
           </div>
         )}
-        {rows.length > 0 && (
+        {(rows.length > 0 || (id && view)) && (
           <div className="two roundsroom">
             <div className="stack">
               <Chips
@@ -120,9 +122,9 @@ export default function Rounds() {
               />
               <Queue rows={rows} at={row?.id ?? ''} more={data?.more ?? 0} />
             </div>
-            {view && row && (
+            {view && view.id === open && (
               <div className="stack" data-round-case={view.number} key={view.id}>
-                <Script row={row} view={view} />
+                {row && <Script row={row} view={view} />}
                 {view.page && view.stage !== 'closed' && (
                   <div className="sheet pad">
                     <Messages view={view} kind="ask" />
@@ -136,7 +138,7 @@ export default function Rounds() {
                     </button>
                   </div>
                 )}
-                {view.handover && view.stage !== 'closed' && <HowItWent view={view} />}
+                {view.handover && view.stage !== 'closed' && <HowItWent view={view} onTold={stay} />}
                 {view.followUps.some((f) => f.result) && <AllRounds of={view.followUps} />}
                 {view.followUps.length > 0 && <Ending view={view} />}
               </div>

@@ -4,6 +4,7 @@ import type { S } from '../api/client';
 import { useCalibrate, useCalibrations, useReticle } from '../api/scope';
 import { Chips, shortDay, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
+import { usePress } from '../ui/press';
 import { CameraPane } from './CameraPane';
 
 type Row = { divisions: string; micrometres: string };
@@ -31,6 +32,20 @@ export function Calibrate() {
   const sound = readings.every((r) => Number.isFinite(r.divisions) && Number.isFinite(r.micrometres));
   const factor = useReticle(sound ? readings : [], form.by);
   const keep = useCalibrate();
+  // Kept readings are done with: the next objective begins with an empty table.
+  const press = usePress(
+    factor.error || !readings.length || keep.isPending
+      ? 'no'
+      : factor.data && !factor.isPlaceholderData
+        ? 'ready'
+        : 'working',
+    () =>
+      keep.mutate(
+        { microscope: form.microscope, objective: form.objective, unit: form.by, readings },
+        { onSuccess: () => set((f) => ({ ...f, rows: [blank, blank, blank] })) },
+      ),
+    JSON.stringify(form),
+  );
   const row = (i: number, patch: Partial<Row>) =>
     set((f) => {
       const rows = f.rows.map((r, k) => (k === i ? { ...r, ...patch } : r));
@@ -43,7 +58,7 @@ export function Calibrate() {
         className="sheet pad stack"
         onSubmit={(e) => {
           e.preventDefault();
-          keep.mutate({ microscope: form.microscope, objective: form.objective, unit: form.by, readings });
+          press.press();
         }}
       >
         <TextField
@@ -92,13 +107,7 @@ export function Calibrate() {
           <ByEye form={form} set={set} row={row} />
         )}
         <Trouble of={keep.error} />
-        <Button
-          type="submit"
-          variant="contained"
-          className="primary"
-          disabled={!factor.data || !!factor.error || !readings.length || keep.isPending}
-          data-do="keep-calibration"
-        >
+        <Button type="submit" variant="contained" className="primary" {...press.button} data-do="keep-calibration">
           Keep it for {form.objective}
         </Button>
       </form>
@@ -153,7 +162,10 @@ function ByEye({
         label="Objective, as it is marked"
         options={objectives.map((id) => ({ id, name: id }))}
         value={[form.objective]}
-        onChange={(v) => set((f) => ({ ...f, objective: v[0] ?? '40x' }))}
+        onChange={(v) =>
+          // What was read under one objective says nothing of another.
+          set((f) => (f.objective === v[0] ? f : { ...f, objective: v[0] ?? '40x', rows: [blank, blank, blank] }))
+        }
       />
       <fieldset>
         <legend>Divisions of the eyepiece laid over the stage micrometer; repeat, moving the slide between</legend>

@@ -34,7 +34,8 @@ export function OnPicture({
   const stroke = useRef<Point[]>([]);
   const place = (e: React.MouseEvent): Point | null => {
     const r = img.current?.getBoundingClientRect();
-    if (!r?.width) return null;
+    // Before the picture is there nobody knows how large it is: a click then would measure nothing.
+    if (!r?.width || !img.current?.naturalWidth) return null;
     const p = { x: ((e.clientX - r.left) / r.width) * w, y: ((e.clientY - r.top) / r.height) * h };
     return { x: Math.round(p.x * 10) / 10, y: Math.round(p.y * 10) / 10 };
   };

@@ -7,6 +7,7 @@ import { caseCalls, useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
+import { usePress } from '../ui/press';
 import { LeafShare } from './LeafShare';
 import { distance, type Mark, OnPicture, type Point } from './OnPicture';
 
@@ -134,6 +135,12 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
       }),
       { onSuccess: clear },
     );
+  const working = !!body && (found.isLoading || found.isPlaceholderData);
+  const press = usePress(
+    !body || found.error || change.isPending ? 'no' : working ? 'working' : 'ready',
+    () => body && send(body),
+    JSON.stringify(body),
+  );
   return (
     <div className="two wide-and-form">
       <div className="sheet pad">
@@ -181,16 +188,11 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
             Click both ends of something you know, and give its length; then click what you ask for.
           </p>
         )}
-        {body && found.data && <Found of={found.data} />}
+        {body && found.data && <Found of={found.data} busy={working} />}
         {tool === 'area' && <small>An outline is closed by a click near its first point.</small>}
         <Trouble of={change.error} />
         <div className="wrap">
-          <Button
-            variant="contained"
-            disabled={!body || !!found.error || change.isPending}
-            onClick={() => body && send(body)}
-            data-do="keep-marks"
-          >
+          <Button variant="contained" {...press.button} onClick={press.press} data-do="keep-marks">
             Keep with the picture
           </Button>
           <Button variant="outlined" onClick={() => setHidden((h) => !h)} aria-pressed={hidden}>
@@ -239,10 +241,10 @@ function marksOf(f: Form, found?: S['PhotoScale']): Mark[] {
   ];
 }
 
-function Found({ of }: { of: S['PhotoScale'] }) {
+function Found({ of, busy }: { of: S['PhotoScale']; busy: boolean }) {
   const first = of.lines[0];
   return (
-    <div data-found={[...of.lines, ...of.areas].map((x) => x.value.toFixed(3)).join(' ')}>
+    <div aria-busy={busy || undefined} data-found={[...of.lines, ...of.areas].map((x) => x.value.toFixed(3)).join(' ')}>
       <table className="lines">
         <tbody>
           {of.lines.map((x, i) => (

@@ -5,7 +5,7 @@ import { useIdentify, useSlideKey } from '../api/scope';
 import { HindEnd, type HindEndForm } from '../plates/things/hindend';
 import { Where } from '../plates/things/where';
 import { arrows, Chips, Trouble } from '../ui/bits';
-import { useDraft } from '../ui/draft';
+import { dropDrafts, useDraft } from '../ui/draft';
 import { useKeys } from '../ui/keys';
 import { TakeLook } from './TakeLook';
 
@@ -123,7 +123,15 @@ export function SlideKey({ view }: { view?: View }) {
           </div>
         )}
         {form.seen.length > 0 && (
-          <button type="button" className="plain onward" onClick={clear}>
+          <button
+            type="button"
+            className="plain onward"
+            onClick={() => {
+              clear();
+              dropDrafts(`ratio.${view?.id ?? 'none'}.`); // what was measured is of the slide that is put away
+            }}
+            data-do="another-slide"
+          >
             Another slide
           </button>
         )}

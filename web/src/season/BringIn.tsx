@@ -94,9 +94,12 @@ export function BringIn() {
       </label>
       <Trouble of={bring.error ?? reading.error ?? keep.error} />
       {up && r?.kind === 'bundle' && !reading.error && (
-        <p data-reading="bundle">
-          <b>{r.desk}</b>: {r.cases} cases and {r.photos} pictures, every file of it as its checksum says.
-        </p>
+        <div className="stack" data-reading="bundle">
+          <p>
+            <b>{r.desk}</b>: {r.cases} cases and {r.photos} pictures, every file of it as its checksum says.
+          </p>
+          <Rules of={r} take={map.take ?? []} setTake={(take) => setMap({ ...map, take })} />
+        </div>
       )}
       {up && r?.kind === 'herbarium' && !reading.error && (
         <div className="stack" data-reading="herbarium">
@@ -130,6 +133,43 @@ export function BringIn() {
         </div>
       )}
     </section>
+  );
+}
+
+/** What of the other desk's house could come along: nothing, unless it is ticked. */
+function Rules({ of, take, setTake }: { of: S['ImportReading']; take: string[]; setTake: (keys: string[]) => void }) {
+  if (!of.rules?.length) return null;
+  return (
+    <fieldset className="stack" data-rules>
+      <legend>Its house rules differ from yours. None comes along unless you tick it.</legend>
+      {of.rules.map((x) => (
+        <div key={x.key}>
+          <FormControlLabel
+            control={
+              <Checkbox
+                checked={take.includes(x.key)}
+                disabled={!!x.problem}
+                onChange={(e) => setTake(e.target.checked ? [...take, x.key] : take.filter((k) => k !== x.key))}
+                slotProps={{ input: { name: `take-${x.key}` } }}
+              />
+            }
+            label={`${x.name}${x.own ? ' (in the place of yours)' : ''}`}
+          />
+          {x.problem ? (
+            <div className="notice brick">Cannot be taken: {x.problem}.</div>
+          ) : (
+            <ul className="tight">
+              {x.says.map((t) => (
+                <li key={t}>{t}</li>
+              ))}
+            </ul>
+          )}
+        </div>
+      ))}
+      {(of.stays?.length ?? 0) > 0 && (
+        <small>Devices, addresses, copies and who is who belong to the other desk and never come along.</small>
+      )}
+    </fieldset>
   );
 }
 

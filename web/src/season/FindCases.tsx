@@ -3,11 +3,12 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect, useState } from 'react';
-import { useNavigate, useSearchParams } from 'react-router';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { api, type Problem, type S, take } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { useWorkload } from '../parts/WhoseCase';
+import { useAddress, useAddressField } from '../ui/address';
 import { shortDay, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
 
@@ -50,25 +51,12 @@ function useFilters(): { key: string; label: string; options: { id: string; name
 
 /** Any case by words and by what it is; the question stands in the address. */
 export function FindCases() {
-  const [params, setParams] = useSearchParams();
+  const [params, change] = useAddress({ replace: false });
   const filters = useFilters();
-  const [words, setWords] = useState(params.get('words') ?? '');
   const page = Number(params.get('page') ?? 0);
-  const set = (part: Record<string, string>) =>
-    setParams((old) => {
-      const next = new URLSearchParams(old);
-      next.delete('page');
-      for (const [k, v] of Object.entries(part)) v ? next.set(k, v) : next.delete(k);
-      return next;
-    });
-  const inAddress = params.get('words') ?? '';
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is typed goes into the address once it rests
-  useEffect(() => {
-    if (words.trim() === inAddress) return;
-    const t = setTimeout(() => set({ words: words.trim() }), 250);
-    return () => clearTimeout(t);
-  }, [words]);
-  const query = Object.fromEntries([...params].filter(([k]) => k !== 'page'));
+  const set = (part: Record<string, string>) => change({ page: '', ...part });
+  const [words, setWords] = useAddressField(params.get('words') ?? '', (w) => set({ words: w }));
+  const query = Object.fromEntries([...params].filter(([k, v]) => k !== 'page' && v.trim()));
   const found = useQuery<S['FoundCases'], Problem>({
     queryKey: ['find', JSON.stringify(query), page],
     queryFn: () =>
@@ -128,19 +116,17 @@ export function FindCases() {
         ))}
       </div>
       <Trouble of={found.error} />
-      <Asked query={query} n={found.data?.n} clear={() => setParams({})} />
+      <Asked
+        query={query}
+        n={found.data?.n}
+        clear={() => set(Object.fromEntries([...params.keys()].map((k) => [k, ''])))}
+      />
       <Grid
         found={found.data}
         loading={found.isFetching}
         page={page}
         sort={params.get('sort') ?? ''}
-        onPage={(p) =>
-          setParams((old) => {
-            const next = new URLSearchParams(old);
-            next.set('page', String(p));
-            return next;
-          })
-        }
+        onPage={(p) => change({ page: String(p) })}
         onSort={(sort) => set({ sort })}
       />
     </div>
@@ -303,6 +289,7 @@ function Grid({
   return (
     <div className="findgrid">
       <DataGrid
+        nonce={document.querySelector<HTMLMetaElement>('meta[name=csp-nonce]')?.content}
         rows={found?.cases ?? []}
         columns={columns}
         rowCount={found?.n ?? 0}

@@ -1,8 +1,9 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { Link, useSearchParams } from 'react-router';
+import { Link } from 'react-router';
 import { api, type Problem, type S, take } from '../api/client';
+import { useAddress } from '../ui/address';
 import { Chips, shortDay, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { Arrivals } from './Arrivals';
@@ -13,7 +14,7 @@ import { Mistaken, Plants, WhatWorked } from './Tables';
 
 /** What came in over some weeks, what was done, and what came of it; one page when printed. */
 export function Over() {
-  const [params, setParams] = useSearchParams();
+  const [params, set] = useAddress({ replace: false });
   const from = params.get('from') ?? '';
   const to = params.get('to') ?? '';
   const { data, error } = useQuery<S['Season'], Problem>({
@@ -31,8 +32,6 @@ export function Over() {
     { id: 'eight', name: 'eight weeks', from: later(today, -55), to: today },
   ];
   const span = spans.find((s) => s.from === from && s.to === to)?.id ?? 'own';
-  const set = (f: string, t: string) =>
-    setParams({ ...(f && { from: f }), ...(t && { to: t }) } as Record<string, string>);
   return (
     <>
       <div className="wrap noprint seasonbar">
@@ -42,7 +41,7 @@ export function Over() {
           value={[span]}
           onChange={(v) => {
             const s = spans.find((x) => x.id === v[0]);
-            if (s) set(s.from, s.to);
+            if (s) set({ from: s.from, to: s.to });
           }}
           small
         />
@@ -55,9 +54,7 @@ export function Over() {
               name={k}
               label={k === 'from' ? 'From' : 'To, with it'}
               value={k === 'from' ? from || data.from : to || data.to}
-              onChange={(e) =>
-                k === 'from' ? set(e.target.value, to || data.to) : set(from || data.from, e.target.value)
-              }
+              onChange={(e) => set({ [k]: e.target.value })}
               error={!!error?.field(k)}
               helperText={error?.field(k)}
               slotProps={{ inputLabel: { shrink: true } }}

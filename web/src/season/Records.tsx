@@ -213,7 +213,7 @@ function CameOf({ of }: { of: S['Imported'] }) {
   const lists = [
     ['Here already and otherwise; ours stay', of.conflicts],
     ['With another number', of.renamed],
-    ['House documents this desk has its own of', of.left],
+    ['House documents taken over', of.taken],
     ['Not taken', of.refusals?.map((r) => `line ${r.line}: ${r.text}`)],
   ] as const;
   return (
@@ -252,7 +252,7 @@ function Brought() {
       void client.invalidateQueries();
     },
   });
-  const list = data?.filter((b) => b.cases > 0 || !b.undone);
+  const list = data?.filter((b) => b.cases > 0 || !b.undone || b.torn);
   if (!list?.length) return null;
   return (
     <section className="sheet pad stack" data-brought={list.length}>
@@ -272,7 +272,9 @@ function Brought() {
               {b.cases} cases, {b.who}, {moment(b.at)}
             </small>
           </span>
-          {b.undone ? (
+          {b.torn ? (
+            <small data-torn>broken off when the program stopped; taken out again. Bring it once more.</small>
+          ) : b.undone ? (
             <small>taken out again</small>
           ) : sure === b.id ? (
             <Button

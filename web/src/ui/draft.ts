@@ -35,6 +35,11 @@ export function useDraft<T>(key: string, empty: T): [T, (v: T | ((old: T) => T))
   return [value, set, clear];
 }
 
+/** Forgets every draft whose name begins so, of pieces that are not on screen. */
+export function dropDrafts(begin: string) {
+  for (const k of Object.keys(localStorage)) if (k.startsWith(`botanik.draft.${begin}`)) localStorage.removeItem(k);
+}
+
 const untouched = {};
 
 /** What is typed over what the case holds: kept through a reload, and gone once it is saved and the case holds it. */

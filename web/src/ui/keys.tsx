@@ -36,6 +36,13 @@ function typist() {
   return { take, forget };
 }
 
+/** How long a key pressed too early is kept, in milliseconds, and how many are. */
+const [patient, mostEarly] = [20_000, 8];
+/** Keys that mean the page itself, whatever room is coming. */
+const plainKeys = new Set(['Tab', 'Shift', 'Control', 'Alt', 'Meta', 'Escape', 'PageUp', 'PageDown', 'Home', 'End']);
+/** Whether a room is being fetched. */
+const coming = () => document.querySelector('[data-loading]') !== null;
+
 const inField = (t: EventTarget | null) =>
   t instanceof HTMLElement && (t.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(t.tagName));
 
@@ -64,6 +71,18 @@ export function KeyHost({ children }: { children: ReactNode }) {
   const all = useMemo(() => [...sets.values()].reverse().flat(), [sets]);
   const ref = useRef(all);
   ref.current = all;
+  // Pressed while a room is still being fetched: kept for it, and done in their order once it is there.
+  const early = useRef<{ name: string; e: KeyboardEvent }[]>([]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whenever the keys of the screen change
+  useEffect(() => {
+    early.current = early.current.filter(({ e }) => performance.now() - e.timeStamp < patient);
+    while (early.current[0]) {
+      const hit = ref.current.find((k) => k.key === early.current[0]?.name);
+      if (!hit && coming()) return;
+      const [first] = early.current.splice(0, 1);
+      hit?.run(first?.e as KeyboardEvent);
+    }
+  }, [all]);
   useEffect(() => {
     const typed = typist();
     const on = (e: KeyboardEvent) => {
@@ -83,6 +102,10 @@ export function KeyHost({ children }: { children: ReactNode }) {
       if (!hit) {
         // Escape leaves a field, so that the keys work again.
         if (e.key === 'Escape' && inField(e.target)) (e.target as HTMLElement).blur();
+        else if (coming() && !inField(e.target) && !plainKeys.has(e.key)) {
+          e.preventDefault();
+          early.current = [...early.current, { name, e }].slice(-mostEarly);
+        }
         return;
       }
       // Enter on a button or link is that button's own; an answer or a chip is given with Space or its digit,

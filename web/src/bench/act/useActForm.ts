@@ -66,6 +66,8 @@ export function useActForm(view: View) {
     facts,
     w,
     error: weighed.error,
+    /** What was counted last is still being weighed. */
+    working: weighed.isLoading || weighed.isPlaceholderData,
     tallied,
     setTallied,
     stages: seen.stages ?? w?.stages ?? [],

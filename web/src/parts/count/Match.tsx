@@ -33,7 +33,7 @@ export function SickLeaf({ share, width = 56, seed = 'a' }: { share: number; wid
   );
 }
 
-/** Hold a leaf beside the drawn ones and press the nearest; what was matched stands below. */
+/** Hold a leaf beside the drawn ones and press the nearest; what was matched stands below. 0 is none, as in every count. */
 export function Match({ severity, onMatch }: { severity: number[]; onMatch: (share: number) => void }) {
   return (
     <div className="match">
@@ -44,7 +44,7 @@ export function Match({ severity, onMatch }: { severity: number[]; onMatch: (sha
             <SickLeaf share={s} />
             <span className="num">{s}</span>
             <i className="key" aria-hidden="true">
-              {(i + 1) % 10}
+              {i}
             </i>
           </button>
         ))}

@@ -1,5 +1,6 @@
 import TextField from '@mui/material/TextField';
 import { type ReactNode, useState } from 'react';
+import { shares } from '../../plates/severity';
 import { Chips } from '../../ui/bits';
 import { useKeys } from '../../ui/keys';
 import { addTen, chooseTallies, put, readCounts, type Tallied, takeBack, tallies } from './counts';
@@ -7,7 +8,6 @@ import { Match } from './Match';
 
 const digits = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0];
 const pad = [1, 2, 3, 4, 5, 6, 7, 8, 9, 'ten', 0, 'back'] as const;
-const levels = [0, 1, 3, 5, 10, 15, 25, 40, 60, 80];
 
 /** A counting pad: one key a leaf, large enough for wet fingers; several tallies are filled one after the other, leaf by leaf. */
 export function Pad({
@@ -34,7 +34,7 @@ export function Pad({
   const key = (n: number) =>
     set((old) =>
       old.way === 'match'
-        ? { ...old, severity: [...old.severity, levels[n === 0 ? 9 : n - 1] ?? 0] }
+        ? { ...old, severity: [...old.severity, shares[n] ?? 0] }
         : old.way === 'with' && n > 1
           ? old
           : put(old, n),
@@ -45,7 +45,7 @@ export function Pad({
   useKeys([
     ...digits.map((n, i) => ({
       key: String(n),
-      does: t.way === 'match' ? 'the nearest leaf' : quick ? '1 with, 0 without' : `one ${unit}, 0 clean`,
+      does: t.way === 'match' ? 'the nearest leaf, 0 clean' : quick ? '1 with, 0 without' : `one ${unit}, 0 clean`,
       hidden: i > 0,
       run: () => key(n),
     })),

@@ -1,0 +1,70 @@
+package bounded
+
+import (
+	"bufio"
+	"bytes"
+	"errors"
+	"fmt"
+	"io"
+)
+
+// Lines calls f with each line of a text that holds more than blanks, and its number from
+// 1; f must not keep the bytes. A line of more than so many bytes ends it with *TooLarge
+// before the line is held.
+func Lines(r io.Reader, most int, f func(line []byte, n int) error) error {
+	b := bufio.NewReaderSize(r, 64<<10)
+	var held []byte
+	for n := 1; ; n++ {
+		held = held[:0]
+		for {
+			part, err := b.ReadSlice('\n')
+			if len(held)+len(part) > most {
+				return &TooLarge{n, fmt.Sprintf("is longer than %d kB", most>>10)}
+			}
+			held = append(held, part...)
+			if errors.Is(err, bufio.ErrBufferFull) {
+				continue
+			}
+			if err != nil && !errors.Is(err, io.EOF) {
+				return err
+			}
+			if line := bytes.TrimSpace(held); len(line) > 0 {
+				if ferr := f(line, n); ferr != nil {
+					return ferr
+				}
+			}
+			if err != nil {
+				return nil
+			}
+			break
+		}
+	}
+}
+
+// JSON counts a value's lists, objects and members before it is decoded: deep nesting and
+// millions of empty lists take many times their bytes. Broken JSON passes; its reader says so.
+func JSON(raw []byte, deepest, most int) error {
+	values, deep, inText := 1, 0, false
+	for i := 0; i < len(raw); i++ {
+		switch c := raw[i]; {
+		case inText && c == '\\':
+			i++
+		case c == '"':
+			inText = !inText
+		case inText:
+		case c == ',':
+			values++
+		case c == '[' || c == '{':
+			deep, values = deep+1, values+1
+		case c == ']' || c == '}':
+			deep--
+		}
+		switch {
+		case deep > deepest:
+			return fmt.Errorf("lies more than %d deep", deepest)
+		case values > most:
+			return fmt.Errorf("has more than %d values", most)
+		}
+	}
+	return nil
+}
