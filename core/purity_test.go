@@ -40,6 +40,7 @@ var arrows = map[string][]string{
 	"internal/device":            {"core"},
 	"internal/guard":             {},
 	"internal/schema":            {"core"},
+	"herbarium/pack":             {"herbarium"},
 	"herbarium":                  {"core", "internal/bounded"},
 	"internal/httpapi/humafiber": {},
 	"internal/httpapi/grower":    {"internal/calendar", "internal/desk"},

@@ -1,7 +1,9 @@
 package main
 
 import (
+	"bufio"
 	"context"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -12,6 +14,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/internal/bounded"
 	"botanik/internal/calc"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -21,16 +24,53 @@ import (
 
 type loadBase func() (*knowledge.Base, error)
 
-func runCalc(cmd *cobra.Command, name string, base loadBase) error {
+// mostLine is the largest input of one computation, and so the longest line of many.
+const mostLine = 4 << 20
+
+// errLines is that some of many lines could not be used; each said so in its place.
+var errLines = fault.New("", "some lines could not be used", "each says why in its place")
+
+// eachLine works out a computation for each line of the input and answers it on a line of
+// its own, in order: the result, or {"line": n, "errors": [...]}.
+func eachLine(cmd *cobra.Command, c calc.Computation, b *knowledge.Base) error {
+	out := bufio.NewWriter(cmd.OutOrStdout())
+	enc := json.NewEncoder(out)
+	enc.SetEscapeHTML(false)
+	bad := false
+	err := bounded.Lines(cmd.InOrStdin(), mostLine, func(line []byte, n int) error {
+		res, err := c.Run(b, line)
+		switch {
+		case fault.Is(err):
+			bad = true
+			res = map[string]any{"line": n, "errors": fault.From(err)}
+		case err != nil:
+			return fmt.Errorf("line %d: %w", n, err)
+		}
+		return enc.Encode(res)
+	})
+	var large *bounded.TooLarge
+	if errors.As(err, &large) {
+		err = fault.New(fmt.Sprintf("line %d", large.Line), large.Why, "send one JSON value a line")
+	}
+	if err = errors.Join(err, out.Flush()); err == nil && bad {
+		return errLines
+	}
+	return err
+}
+
+func runCalc(cmd *cobra.Command, name string, base loadBase, lines bool) error {
 	c, err := calc.Find(name)
 	if err != nil {
 		return err
 	}
-	raw, err := io.ReadAll(io.LimitReader(cmd.InOrStdin(), 5<<20))
+	b, err := base()
 	if err != nil {
 		return err
 	}
-	b, err := base()
+	if lines {
+		return eachLine(cmd, c, b)
+	}
+	raw, err := io.ReadAll(io.LimitReader(cmd.InOrStdin(), mostLine+1))
 	if err != nil {
 		return err
 	}
@@ -46,14 +86,15 @@ func computeCmd(name string, base loadBase) *cobra.Command {
 	if err != nil {
 		panic(err) // the name is compiled in
 	}
-	var schema bool
+	var schema, lines bool
 	cmd := &cobra.Command{Use: name, Short: c.About + " (JSON in, JSON out)", Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
 		if schema {
 			return describe(cmd, name, base)
 		}
-		return runCalc(cmd, name, base)
+		return runCalc(cmd, name, base, lines)
 	}}
 	cmd.Flags().BoolVar(&schema, "schema", false, "print the input and output schema with a worked example")
+	cmd.Flags().BoolVar(&lines, "lines", false, "JSON Lines: a value a line in, a result a line out, in one process")
 	return cmd
 }
 
@@ -73,9 +114,18 @@ func describe(cmd *cobra.Command, name string, base loadBase) error {
 	return printJSON(cmd.OutOrStdout(), s)
 }
 
+// names of the computations, for completion.
+func names() []string {
+	out := []string{}
+	for _, c := range calc.All() {
+		out = append(out, c.Name)
+	}
+	return out
+}
+
 func calcCmd(base loadBase) *cobra.Command {
-	var list, schema, asJSON bool
-	cmd := &cobra.Command{Use: "calc [NAME]", Short: "Any computation by name (JSON in, JSON out)", Args: cobra.MaximumNArgs(1), RunE: func(cmd *cobra.Command, args []string) error {
+	var list, schema, asJSON, lines bool
+	cmd := &cobra.Command{Use: "calc [NAME]", Short: "Any computation by name (JSON in, JSON out)", Args: cobra.MaximumNArgs(1), ValidArgs: names(), RunE: func(cmd *cobra.Command, args []string) error {
 		if list || len(args) == 0 && !schema {
 			if asJSON {
 				rows := []map[string]string{}
@@ -96,11 +146,12 @@ func calcCmd(base loadBase) *cobra.Command {
 		if schema {
 			return describe(cmd, args[0], base)
 		}
-		return runCalc(cmd, args[0], base)
+		return runCalc(cmd, args[0], base, lines)
 	}}
 	cmd.Flags().BoolVar(&list, "list", false, "name every computation")
 	cmd.Flags().BoolVar(&schema, "schema", false, "print the input and output schema with a worked example")
 	cmd.Flags().BoolVar(&asJSON, "json", false, "with --list: as JSON")
+	cmd.Flags().BoolVar(&lines, "lines", false, "JSON Lines: a value a line in, a result a line out, in one process")
 	return cmd
 }
 
@@ -109,7 +160,12 @@ func kbCmd(base loadBase, dir *string) *cobra.Command {
 	var asJSON bool
 	var data string
 	kinds := []string{"causes", "findings", "hosts", "remedies", "conflicts", "lifetables", "schools", "kinds", "slides"}
-	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: cobra.ExactArgs(1), ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
+	list := &cobra.Command{Use: "list " + strings.Join(kinds[:4], "|"), Short: "Print the vocabulary", Args: func(_ *cobra.Command, args []string) error {
+		if len(args) != 1 {
+			return fault.New("kind", "one kind of entry is named", "use "+strings.Join(kinds, ", "))
+		}
+		return nil
+	}, ValidArgs: kinds, RunE: func(cmd *cobra.Command, args []string) error {
 		if !slices.Contains(kinds, args[0]) {
 			return fault.New("kind", fmt.Sprintf("%q is not a kind of entry", args[0]), "use "+strings.Join(kinds, ", "))
 		}

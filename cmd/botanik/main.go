@@ -56,7 +56,8 @@ func report(w io.Writer, err error) int {
 
 func root() *cobra.Command {
 	var dir string
-	cmd := &cobra.Command{Use: "botanik", Short: "The plant desk: diagnose, advise, mix, follow up", SilenceUsage: true, SilenceErrors: true}
+	cmd := &cobra.Command{Use: "botanik", Short: "The plant desk: diagnose, advise, mix, follow up", SilenceUsage: true, SilenceErrors: true, Version: programVersion()}
+	cmd.SetVersionTemplate("{{.Version}}\n")
 	cmd.PersistentFlags().StringVar(&dir, "herbarium", os.Getenv("BOTANIK_HERBARIUM"), "folder with a desk's own entries, laid over ours")
 	base := func() (*knowledge.Base, error) {
 		if dir == "" {
@@ -64,7 +65,7 @@ func root() *cobra.Command {
 		}
 		return herbarium.Load(dir)
 	}
-	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), stationCmd(), openapiCmd())
+	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), exportCmd(base), importCmd(base), versionCmd(base), stationCmd(), openapiCmd())
 	return cmd
 }
 

@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"fmt"
 	"slices"
+	"strings"
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
@@ -193,6 +194,37 @@ func withEmulsifier(parts []mix.Part, rt knowledge.Rate) ([]mix.Part, error) {
 		return parts, err
 	}
 	return append(parts, mix.PartOf("Emulsifier", "emulsifier", rate, mix.Range{Low: rate, High: rate})), nil
+}
+
+// MayMix holds free names against the book: two parts that are called like remedies which
+// never share a tank are refused with the reason. Names nobody knows pass; what makes poison
+// package mix refuses. Errors name parts[i].name.
+func MayMix(b *knowledge.Base, parts []mix.Part) error {
+	called := func(name string) []*knowledge.Remedy {
+		out := []*knowledge.Remedy{}
+		for _, r := range b.Remedies {
+			for _, n := range append(slices.Clone(r.Aliases), r.Name, r.ID) {
+				if strings.EqualFold(strings.TrimSpace(n), strings.TrimSpace(name)) {
+					out = append(out, r)
+					break
+				}
+			}
+		}
+		return out
+	}
+	var l fault.List
+	for i, p := range parts {
+		for j := range i {
+			for _, x := range called(parts[j].Name) {
+				for _, y := range called(p.Name) {
+					if _, k := b.ConflictBetween(x.ID, y.ID); k != nil && k.Tank == "never" {
+						l.Add(fmt.Sprintf("parts[%d].name", i), fmt.Sprintf("%s and %s never go into one tank: %s", x.Name, y.Name, k.Why), "spray them apart, with the wait between")
+					}
+				}
+			}
+		}
+	}
+	return l.Err()
 }
 
 // mayShare says whether two remedies may be in one tank. A pair nobody wrote

@@ -63,8 +63,17 @@ func (k *checker) cause(c *Cause) {
 	if len(c.Confirms) == 0 && c.LabOnly == "" {
 		k.say("has no confirming sign", "name the finding and states that settle it, or say in lab_only why a desk cannot")
 	}
-	for _, s := range append(slices.Clone(c.Confirms), c.Excludes...) {
+	for _, s := range slices.Concat(c.Confirms, c.Excludes, c.Calls) {
 		k.sign(s)
+	}
+	if len(c.Calls) > 0 && c.Danger == "" && c.Regulated == "" {
+		k.say("has signs that call it out, and is neither dangerous nor reported", "say in danger or regulated what is called out, or remove calls")
+	}
+	if c.Abroad != "" && len(c.Regions) == 0 && len(c.AbroadIn) == 0 {
+		k.say("is reported where it is not at home, and nothing says where that is", "name its regions, or abroad_climates")
+	}
+	for _, w := range c.AbroadIn {
+		k.word("abroad_climates", w, Climates)
 	}
 	if len(c.Confirms) > 0 && !slices.ContainsFunc(c.Confirms, func(s Sign) bool { f := k.b.Finding(s.Finding); return f == nil || f.How != "asked" }) {
 		k.say("is confirmed by what a grower tells and nothing that is seen", "name a sign somebody sees, or say in lab_only why a desk cannot settle it")

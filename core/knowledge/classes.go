@@ -32,6 +32,9 @@ const (
 	Report      = "report"      // a regulated suspect: left where it is
 	IsolatePot  = "isolate-pot" // an unknown in a pot
 	LabSend     = "lab-send"
+	Arborist    = "arborist"
+	Disinfect   = "disinfect"
+	Rogue       = "rogue" // lifted whole
 	LimeSoil    = "lime-soil"
 	PullIt      = "pull-bag"
 	OtherSort   = "resistant" // another sort next time: no cure for this one
@@ -42,7 +45,7 @@ const (
 	KeepHelpers = "keep-helpers"
 )
 
-var spokenOf = []string{LeaveIt, Report, IsolatePot, LabSend, LimeSoil, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
+var spokenOf = []string{LeaveIt, Report, IsolatePot, LabSend, Arborist, Disinfect, Rogue, LimeSoil, PullIt, OtherSort, HoseOff, Wipe, PruneOut, StickyBand, KeepHelpers}
 
 // Is reports whether a remedy is of a class.
 func (r *Remedy) Is(class string) bool { return slices.Contains(r.Classes, class) }

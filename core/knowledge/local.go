@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"botanik/core/fault"
+	"botanik/core/humanise"
 )
 
 // Climates and Regions are the words for where a desk is and where a cause is at
@@ -45,14 +46,21 @@ func (b *Base) At(l Local) *Base {
 	out.Local = l
 	causes := make([]*Cause, len(b.Causes))
 	for i, c := range b.Causes {
-		causes[i] = c.at(l.Causes[c.ID])
+		causes[i] = c.at(l, l.Causes[c.ID])
 	}
 	out.Causes, out.cause = index(causes, func(c *Cause) string { return c.ID })
 	return &out
 }
 
-func (c *Cause) at(w LocalWord) *Cause {
-	if w == (LocalWord{}) {
+// abroad reports whether a desk lies where a cause is not at home and would be new: only
+// where it says where it is.
+func (c *Cause) abroad(l Local) bool {
+	return c.Abroad != "" && (l.Region != "" && len(c.Regions) > 0 && !slices.Contains(c.Regions, l.Region) || l.Climate != "" && slices.Contains(c.AbroadIn, l.Climate))
+}
+
+func (c *Cause) at(l Local, w LocalWord) *Cause {
+	arrives := c.abroad(l) && w.Here != "common"
+	if w == (LocalWord{}) && !arrives {
 		return c
 	}
 	out := *c
@@ -63,15 +71,45 @@ func (c *Cause) at(w LocalWord) *Cause {
 		out.Commonness = "uncommon"
 	}
 	switch {
-	case w.Report == "yes" && c.Regulated == "":
-		out.Regulated = "this desk's authority wants it reported"
-	case w.Report == "no" && c.Unreported != "":
+	case w.Report == "no" && c.Regulated != "" && c.Unreported != "":
 		out.Regulated, out.Plain, out.Group = "", c.Unreported, c.ID
 		out.MustNot = slices.DeleteFunc(slices.Clone(c.MustNot), func(m MustNot) bool { return m.What == untreated })
 		out.Actions = slices.DeleteFunc(slices.Clone(c.Actions), func(a Action) bool { return a.Remedy == Report })
+	case w.Report == "yes" && c.Regulated == "":
+		out.report("this desk's authority wants it reported")
+	case w.Report != "no" && arrives && c.Regulated == "":
+		out.report(c.Abroad)
 	}
 	return &out
 }
+
+// toAuthority is the group of what is reported and nothing else.
+const toAuthority = "refer to the authority"
+
+// report makes a cause one that goes to the authority: the plan is to report it, an arborist
+// or a laboratory stay where the book had them, and every other action gives way.
+func (c *Cause) report(why string) {
+	c.Regulated, c.Group = why, toAuthority
+	actions := []Action{{Remedy: Report, Worth: "good"}}
+	for _, a := range c.Actions {
+		if slices.Contains(BesideReport, a.Remedy) {
+			actions = append(actions, a)
+		}
+	}
+	c.Actions = actions
+	c.MustNot = append(slices.Clone(c.MustNot), MustNot{What: untreated, Why: "it is for the authority"})
+	c.Plain = fmt.Sprintf("This may be %s, which has to be reported here. Leave it where it is, move and treat nothing, and take a picture. Call the plant health authority and wait for its answer.", nameInSentence(c.Name))
+}
+
+// nameInSentence is a cause's name inside a sentence, without what an entry says beside it.
+func nameInSentence(name string) string {
+	name, _, _ = strings.Cut(name, ",")
+	return humanise.InSentence(name)
+}
+
+// BesideReport are what may be done beside a report: nobody is kept from having a dying tree
+// looked at, a sample sent or a blade cleaned.
+var BesideReport = []string{Arborist, LabSend, Disinfect}
 
 // untreated is what a regulated cause forbids a desk, and no longer where it need
 // not be reported.

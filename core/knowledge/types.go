@@ -150,6 +150,8 @@ type Cause struct {
 	Group        string                          `json:"group" yaml:"group" doc:"causes of one treatment group are treated the same way"`
 	Commonness   string                          `json:"commonness" yaml:"commonness" doc:"very common, common, occasional, uncommon or rare"`
 	Regulated    string                          `json:"regulated,omitempty" yaml:"regulated" doc:"why it goes to the authority; empty when it does not"`
+	Abroad       string                          `json:"abroad,omitempty" yaml:"abroad" doc:"why it is reported where it is not at home, by regions and abroad_climates; empty when it is not"`
+	AbroadIn     []string                        `json:"abroadIn,omitempty" yaml:"abroad_climates" doc:"climates in which it counts as not at home, whatever the region"`
 	Unreported   string                          `json:"unreported,omitempty" yaml:"unreported" doc:"of a regulated cause, the words to the grower where it need not be reported; empty when it always must"`
 	LabOnly      string                          `json:"labOnly,omitempty" yaml:"lab_only" doc:"why a desk cannot settle it; empty when it can"`
 	Hosts        map[string]string               `json:"hosts" yaml:"hosts" doc:"host id, group:, family:, form: or any → strong, usual, weak, never"`
@@ -159,6 +161,7 @@ type Cause struct {
 	Regions      []string                        `json:"regions,omitempty" yaml:"regions" doc:"parts of the world it is at home in; empty for any"`
 	Parts        []string                        `json:"parts" yaml:"parts"`
 	Findings     map[string]map[string]Frequency `json:"findings" yaml:"findings"`
+	Calls        []Sign                          `json:"calls,omitempty" yaml:"calls" doc:"signs that call a danger or a suspect out by themselves, however unlikely it is else"`
 	Confirms     []Sign                          `json:"confirms" yaml:"confirms"`
 	Excludes     []Sign                          `json:"excludes,omitempty" yaml:"excludes"`
 	MustLook     []string                        `json:"mustLook,omitempty" yaml:"must_look" doc:"findings that have to be looked at before it is settled"`

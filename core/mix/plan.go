@@ -131,7 +131,7 @@ var (
 
 // Make works out a plan. Errors name the field: an unknown or bare unit, a
 // volume of zero or beyond 1000 L, a rate above the label's top (which is
-// named), a stock weaker than its target.
+// named), a stock weaker than its target, parts that make poison together.
 func Make(req Request) (Plan, error) {
 	var faults fault.List
 	vol, err := ParseQuantity(req.Volume)
@@ -159,6 +159,7 @@ func Make(req Request) (Plan, error) {
 	if len(req.Parts) > 4 {
 		faults.Add("parts", "more than four parts in one tank", "mix fewer at a time; few labels allow more than two")
 	}
+	faults.AddErr("", poison(req.Parts))
 	parts := make([]part, 0, len(req.Parts))
 	for i, p := range req.Parts {
 		q, err := parsePart(p)

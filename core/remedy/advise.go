@@ -53,6 +53,7 @@ type Offer struct {
 
 	Kills []StageKill `json:"kills"` // what it does to each stage in question
 	bound bool        // the cause puts a condition on it
+	asked bool        // and nobody has answered it yet
 	order int         // its place in the cause's own list
 	seen  bool        // somebody looked which stages are there
 	aside bool        // it goes beside what is done
@@ -135,6 +136,13 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 	return out, nil
 }
 
+// open reports whether an action hangs on something that nobody has answered: whether it is
+// so (know), or on stages when none were looked for. What place, plant, month or pressure
+// decide is decided by its gate.
+func open(a knowledge.Action, s Situation) bool {
+	return a.Only != nil && (a.Only.Know != "" || a.Only.BadYear || len(a.Only.Stages) > 0 && len(s.Stages) == 0)
+}
+
 var worthOrder = map[string]int{"good": 3, "fair": 2, "some": 1}
 
 func offer(g *gateInput) Offer {
@@ -142,7 +150,7 @@ func offer(g *gateInput) Offer {
 	if a, ok := g.action(); ok {
 		o.Meant, o.Worth, o.When, o.How = true, a.Worth, a.When, a.How
 		o.Prevents = o.Prevents || a.Only != nil && a.Only.Prevents
-		o.bound, o.order = a.Only != nil, slices.IndexFunc(g.c.Actions, func(x knowledge.Action) bool { return x.Remedy == a.Remedy })
+		o.bound, o.asked, o.order = a.Only != nil, open(a, g.s), slices.IndexFunc(g.c.Actions, func(x knowledge.Action) bool { return x.Remedy == a.Remedy })
 		o.late, o.seen = g.dryRoom(), len(g.s.Stages) > 0
 	}
 	o.Kills, o.aside = stageKills(g), g.r.Aside

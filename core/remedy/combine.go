@@ -5,9 +5,40 @@ import (
 	"slices"
 	"strings"
 
+	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
+
+// Choose holds what somebody chose against every gate: apart is what speaks against it, each
+// with its reason; combine is how it works together, and empty as long as anything stands
+// apart, for nobody may read a plan of what must not be done. a is the advice for the same
+// situation.
+func Choose(b *knowledge.Base, c *knowledge.Cause, a Advice, s Situation, ids []string) (combine, apart []string) {
+	combine, apart = []string{}, []string{}
+	for _, id := range ids {
+		o := a.find(id)
+		if o == nil || o.Open {
+			continue
+		}
+		why := "it is not for this."
+		if len(o.Reasons) > 0 {
+			why = o.Reasons[0].Text
+		}
+		until := ""
+		if o.Status == NotNow && o.Until != "" {
+			until = " until " + o.Until
+		}
+		apart = append(apart, fmt.Sprintf("%s: %s%s. %s", o.Name, o.Status, until, why))
+	}
+	for _, f := range fault.From(Together(b, s, ids)) {
+		apart = append(apart, f.Problem)
+	}
+	if len(apart) == 0 {
+		combine = Combine(b, c, s, ids)
+	}
+	return combine, apart
+}
 
 // Combine says how what was chosen works together: what comes first, what each
 // cannot reach, what has to change next time. In plain sentences, the order

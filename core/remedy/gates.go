@@ -20,17 +20,22 @@ type gateInput struct {
 type gate func(*gateInput) []Reason
 
 // gates in the order their reasons are most useful to read.
-var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, heath, irreversible, indoors, living, climate, held}
+var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, fresh, heath, irreversible, indoors, living, climate, held}
 
 func say(gate string, st Status, format string, a ...any) []Reason {
 	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
 }
 
 func regulated(g *gateInput) []Reason {
-	if g.c.Regulated == "" || g.r.ID == knowledge.Report {
+	if g.c.Regulated == "" || g.r.ID == knowledge.Report || slices.Contains(knowledge.BesideReport, g.r.ID) && g.listed() {
 		return nil
 	}
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)
+}
+
+// listed reports whether the cause itself names the remedy.
+func (g *gateInput) listed() bool {
+	return slices.ContainsFunc(g.c.Actions, func(a knowledge.Action) bool { return a.Remedy == g.r.ID })
 }
 
 // meant says whether the book has it for this cause at all; not listed, does little,

@@ -1,9 +1,10 @@
 package remedy
 
 import (
-	"botanik/core/civil"
 	"slices"
+	"time"
 
+	"botanik/core/civil"
 	"botanik/core/knowledge"
 )
 
@@ -60,11 +61,39 @@ func stone(g *gateInput) []Reason {
 	m := g.month()
 	switch {
 	case g.r.Cuts && (m >= stoneCutFrom || m <= stoneCutTo):
-		return say("season", NotNow, "No cut on %s from autumn to bud burst: silver leaf and canker enter by it. Wait for dry weather from May to September.", h.Name)
+		return say("season", NotNow, "No cut on %s from autumn to bud burst: silver leaf and canker enter by it. Wait for dry weather from %s to %s.", h.Name, g.monthName(stoneCutTo+1), g.monthName(stoneCutFrom-1))
 	case g.r.Is(knowledge.ClassCopper) && !g.s.Dormant:
 		return say("season", NotNow, "Copper burns the leaves of %s: only on bare twigs, from leaf fall to bud swell.", h.Name)
 	}
 	return nil
+}
+
+// monthName is a month of the northern year in the desk's own half of the world.
+func (g *gateInput) monthName(m int) string {
+	if g.s.South {
+		m = civil.AcrossEquator(m)
+	}
+	return time.Month(m).String()
+}
+
+// The months of the northern year in which the beetles that carry oak wilt and Dutch elm
+// disease fly to fresh cuts (forestry authorities' advice), and what is cut then.
+var freshCuts = map[string]struct {
+	from, to int
+	why      string
+}{
+	"oak":      {4, 7, "the beetles of oak wilt"},
+	"holm-oak": {4, 7, "the beetles of oak wilt"},
+	"elm":      {4, 8, "the beetles of Dutch elm disease"},
+}
+
+// fresh keeps the saw off oak and elm while the beetles fly that carry their wilts.
+func fresh(g *gateInput) []Reason {
+	x, ok := freshCuts[g.s.Host]
+	if m := g.month(); !ok || !g.r.Cuts || m < x.from || m > x.to {
+		return nil
+	}
+	return say("season", NotNow, "No cut on %s from %s to %s: %s fly to fresh wounds and bring a wilt that kills it. A limb that may fall is for an arborist.", g.b.Host(g.s.Host).Name, g.monthName(x.from), g.monthName(x.to), x.why)
 }
 
 // heath keeps lime off what lives in acid soil.
@@ -79,6 +108,11 @@ func heath(g *gateInput) []Reason {
 // irreversible says what cannot be undone: a living shrub or tree is not pulled up for
 // a little harm while anything else does something.
 func irreversible(g *gateInput) []Reason {
+	// Lifted whole is for what is soft and young: a vine or a bush is never dug out for a
+	// suspicion.
+	if h := g.b.Host(g.s.Host); g.r.ID == knowledge.Rogue && wood(h) {
+		return say("plant", No, "%s lives on for years: it is not lifted for a suspicion. Take no cuttings from it, and have a laboratory say what it is.", h.Name)
+	}
 	if g.r.ID == knowledge.PullIt && keepsStanding(g.b.Host(g.s.Host), g.s) {
 		return say("plant", Care, "It cannot be undone: a shrub or tree is pulled only when it is past saving.")
 	}

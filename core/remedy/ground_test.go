@@ -3,6 +3,7 @@ package remedy_test
 import (
 	"fmt"
 	"slices"
+	"strings"
 	"testing"
 
 	"botanik/core/knowledge"
@@ -42,7 +43,19 @@ func TestWhatASpecialistWouldNotSign(t *testing.T) {
 		{"a suspect is not moved", "citrus-greening", "inspect", in("orange", "garden", "2026-06-20", ""), remedy.No, "inspect"},
 		{"gas: people first", "fumes", "gas-call", in("peace-lily", "indoors", "2026-06-20", "light"), remedy.Go, "move-away"},
 		{"a yew in the ground is not washed and repotted", "garden-phytophthora", "wash-roots", in("yew", "garden", "2026-06-20", "heavy"), remedy.No, "wash-roots"},
-		{"a maple with wilt is not pulled for a little", "verticillium", "pull-bag", in("maple", "garden", "2026-06-20", "light"), remedy.Care, "pull-bag"},
+		{"a maple with wilt is not pulled for a little", "verticillium", "pull-bag", in("maple", "garden", "2026-06-20", "heavy"), remedy.No, "pull-bag"},
+		{"a yew with a rotten collar is not pulled", "crown-rot", "pull-bag", in("yew", "garden", "2026-06-20", "moderate"), remedy.Care, "pull-bag"},
+		{"a lemon neither, its collar is bared", "crown-rot", "root-flare", in("lemon", "garden", "2026-06-20", "moderate"), remedy.Go, "pull-bag"},
+		{"a vine is not dug out for a suspicion", "leaf-roll-virus", "rogue", in("grape", "garden", "2026-06-20", "light"), remedy.No, "rogue"},
+		{"nor at heavy pressure", "leaf-roll-virus", "rogue", in("grape", "garden", "2026-06-20", "heavy"), remedy.No, "rogue"},
+		{"no cut on oak while its beetles fly", "coral-spot", "prune-out", in("oak", "garden", "2026-05-20", "moderate"), remedy.NotNow, "prune-out"},
+		{"nor on elm", "borer", "prune-out", in("elm", "garden", "2026-06-01", "moderate"), remedy.NotNow, "prune-out"},
+		{"a dying ash may be looked at", "ash-dieback", "arborist", in("ash", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
+		{"and a blade cleaned", "wilt-of-trees", "disinfect", in("elm", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
+		{"and a sample sent", "ramorum", "lab-send", in("rhododendron", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
+		{"a Japanese beetle is never left", "metallic-beetle", "leave", in("rose", "garden", "2026-07-10", "light"), remedy.No, "leave"},
+		{"a banana with wilt is not dug", "panama-wilt", "pull-bag", in("banana", "garden", "2026-07-10", "heavy"), remedy.No, "pull-bag"},
+		{"no palm is dug for a wilt", "palm-wilt", "pull-bag", in("garden-palm", "garden", "2026-07-10", "heavy"), remedy.No, "pull-bag"},
 		{"nothing is watered that stands in water", "waterlogging", "even-water", in("lavender", "garden", "2026-06-20", "moderate"), remedy.No, "even-water"},
 		{"after frost nothing is cut", "frost", "prune-out", in("hydrangea", "garden", "2026-04-20", "moderate"), remedy.No, "prune-out"},
 		{"yellow cards stay under glass", "greenhouse-whitefly", "sticky-trap", in("tomato", "garden", "2026-06-20", "heavy"), remedy.No, "sticky-trap"},
@@ -126,4 +139,89 @@ func TestNothingIsPickedOutsideItsCondition(t *testing.T) {
 		}
 	}
 	assert.Greater(t, n, 8_000)
+}
+
+// In the south the cherry is cut in the south's dry months, and told so in its own.
+func TestCutsAreToldInTheMonthsOfTheirOwnHalf(t *testing.T) {
+	for south, want := range map[bool]string{false: "from May to September", true: "from November to March"} {
+		s := remedy.Situation{Host: "cherry", Place: "garden", Date: "2026-01-10", Pressure: "moderate"}
+		if south {
+			s.South, s.Date = true, "2026-07-10"
+		}
+		a, err := remedy.Advise(herbarium.Embedded(), "silver-leaf", s)
+		require.NoError(t, err)
+		said := ""
+		for _, o := range a.Offers {
+			for _, r := range o.Reasons {
+				said += r.Text + "\n"
+			}
+		}
+		assert.Contains(t, said, want)
+	}
+}
+
+// Thirty to sixty centimetres are fire blight's: of no other plant is so much taken.
+func TestTheLongCutIsFireBlightsAlone(t *testing.T) {
+	b := herbarium.Embedded()
+	for _, r := range b.Remedies {
+		assert.NotContains(t, strings.Join(r.How, " "), "60 cm below", r.ID)
+	}
+	for _, c := range b.Causes {
+		for _, a := range c.Actions {
+			if c.ID != "fire-blight" {
+				assert.NotContains(t, a.How, "60 cm", c.ID)
+			}
+			if a.Remedy == "summer-cut" {
+				assert.NotEmpty(t, a.How, "%s says how far", c.ID)
+			}
+		}
+	}
+}
+
+// What a desk has reported, or what is not at home where it stands, is reported and nothing
+// else; where it is at home, or the desk says no, the book's own plan holds.
+func TestWhatIsReportedHereIsReportedAndNothingElse(t *testing.T) {
+	b := herbarium.Embedded()
+	plan := func(l knowledge.Local, cause, host string) (remedy.Advice, *knowledge.Cause) {
+		at := b.At(l)
+		a, err := remedy.Advise(at, cause, remedy.Situation{Host: host, Place: "garden", Date: "2026-07-10", Pressure: "moderate"})
+		require.NoError(t, err)
+		return a, at.Cause(cause)
+	}
+	said := func(w string) map[string]knowledge.LocalWord {
+		return map[string]knowledge.LocalWord{"tomato-leafminer": {Report: w}}
+	}
+	a, c := plan(knowledge.Local{Causes: said("yes")}, "tomato-leafminer", "tomato")
+	assert.Equal(t, []string{"report"}, a.Pick)
+	assert.Contains(t, c.Plain, "which has to be reported here")
+	assert.NotContains(t, c.Plain, "Pick the blotched")
+	for _, o := range a.Offers {
+		if o.Remedy != "report" {
+			assert.False(t, o.Open && o.Remedy != "leave" && !slices.Contains(knowledge.BesideReport, o.Remedy), o.Remedy)
+		}
+	}
+	for _, x := range []struct{ cause, host, home, abroad string }{
+		{"tomato-leafminer", "tomato", "Europe", "North America"}, {"spotted-wing", "raspberry", "Europe", "Australia and New Zealand"},
+		{"box-caterpillar", "box", "Europe", "North America"}, {"plum-moth", "plum", "Europe", "North America"}, {"cherry-fly", "cherry", "Europe", "Australia and New Zealand"},
+		{"flea-tuber", "potato", "North America", "Europe"}, {"apple-maggot", "apple", "North America", "Europe"}, {"citrus-gall-wasp", "lemon", "Australia and New Zealand", "Europe"},
+		{"stink-bug", "tomato", "Europe", "Australia and New Zealand"}, {"fuchsia-gall-mite", "fuchsia", "Europe", "Australia and New Zealand"}, {"san-jose-scale", "apple", "Europe", "Australia and New Zealand"},
+	} {
+		a, c := plan(knowledge.Local{Region: x.home}, x.cause, x.host)
+		assert.Empty(t, c.Regulated, "%s in %s", x.cause, x.home)
+		assert.NotContains(t, a.Pick, "report")
+		a, c = plan(knowledge.Local{Region: x.abroad}, x.cause, x.host)
+		assert.NotEmpty(t, c.Regulated, "%s in %s", x.cause, x.abroad)
+		assert.Equal(t, []string{"report"}, a.Pick, x.cause)
+		_, c = plan(knowledge.Local{Region: x.abroad, Causes: map[string]knowledge.LocalWord{x.cause: {Report: "no"}}}, x.cause, x.host)
+		assert.Empty(t, c.Regulated, "the desk knows better: %s", x.cause)
+	}
+	_, c = plan(knowledge.Local{Climate: "mild"}, "silverleaf-whitefly", "poinsettia")
+	assert.NotEmpty(t, c.Regulated)
+	// Whatever is regulated as shipped has words for where it is at home.
+	for _, c := range b.Causes {
+		assert.True(t, c.Regulated == "" || c.Unreported != "", c.ID)
+		if c.Regulated != "" {
+			assert.NotContains(t, c.Regulated, "isolate", c.ID)
+		}
+	}
 }

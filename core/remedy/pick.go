@@ -61,7 +61,7 @@ func (x *choice) regulated() bool {
 	if x.c.Regulated == "" {
 		return false
 	}
-	x.say("It may be regulated: nothing is treated here; isolate it and call the authority.")
+	x.say("It may be regulated: nothing is treated here; leave it where it is and call the authority.")
 	ids := []string{}
 	for _, o := range x.a.Offers {
 		if o.usable() {
@@ -159,7 +159,7 @@ func (x *choice) pulled() bool {
 }
 
 func (x *choice) pullIsGood() bool {
-	return x.pull != nil && x.pull.Worth == "good" && !x.pull.bound
+	return x.pull != nil && x.pull.Worth == "good" && !x.pull.asked
 }
 
 // treated: the mildest that does enough, at heavy pressure with what acts at

@@ -128,7 +128,7 @@ func TestThePickIsTheMildestThatWorks(t *testing.T) {
 		{"grape-leafhopper", remedy.Situation{Host: "grape", Pressure: "moderate"}, []string{"hose-off"}, []string{"leave"}},
 		// Setting apart is no cure, and goes with one.
 		{"fuchsia-gall-mite", remedy.Situation{Host: "fuchsia", Pressure: "moderate"}, []string{"inspect", "prune-out"}, nil},
-		{"pelargonium-blight", remedy.Situation{Host: "pelargonium"}, []string{"pull-bag", "inspect"}, nil},
+		{"pelargonium-blight", remedy.Situation{Host: "pelargonium"}, []string{"lab-send", "disinfect"}, []string{"pull-bag"}},
 	} {
 		c.s.Date = "2026-07-10"
 		a, err := remedy.Advise(herbarium.Embedded(), c.cause, c.s)

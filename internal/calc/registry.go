@@ -3,6 +3,8 @@ package calc
 import (
 	"cmp"
 	"fmt"
+	"reflect"
+	"sync"
 
 	"botanik/core/casework"
 	"botanik/core/civil"
@@ -30,21 +32,51 @@ type AdviseIn struct {
 	Chosen []string         `json:"chosen,omitempty" doc:"remedies chosen so far; says how they work together"`
 }
 
+// engines keeps the engine of the book asked last: building one takes longer than a
+// thousand questions to it.
+var engines struct {
+	sync.Mutex
+	base   *knowledge.Base
+	engine *differential.Engine
+}
+
+func engineOf(b *knowledge.Base) *differential.Engine {
+	engines.Lock()
+	defer engines.Unlock()
+	if engines.base != b {
+		engines.base, engines.engine = b, differential.NewEngine(b)
+	}
+	return engines.engine
+}
+
 // Diagnose ranks a sample.
 func Diagnose(b *knowledge.Base, in DiagnoseIn) (differential.Ranking, error) {
-	e := differential.NewEngine(b)
+	e := engineOf(b)
 	if err := e.Check(in.Circumstances, in.Looks); err != nil {
 		return differential.Ranking{}, err
 	}
 	return e.Rank(in.Circumstances, in.Looks), nil
 }
 
-// Advise answers the ladder.
-func Advise(b *knowledge.Base, in AdviseIn) (remedy.Advice, error) {
+// Advised is the ladder, and what speaks against what was chosen.
+type Advised struct {
+	remedy.Advice
+	Apart []string `json:"apart" doc:"of what was chosen: what is not free, and what must not go together; as long as anything stands here nothing is combined"`
+}
+
+// Advise answers the ladder, by the house's own words on where it is.
+func Advise(b *knowledge.Base, in AdviseIn) (Advised, error) {
 	if in.Case.Date == "" {
-		return remedy.Advice{}, fault.New("case.date", "is missing", "give the day asked about as YYYY-MM-DD")
+		return Advised{}, fault.New("case.date", "is missing", "give the day asked about as YYYY-MM-DD")
 	}
-	a, err := remedy.Advise(b, in.Cause, in.Case)
+	if local := in.Case.House.Local; !reflect.DeepEqual(local, knowledge.Local{}) {
+		if err := local.Check(b); err != nil {
+			return Advised{}, fault.Under("case.house", err)
+		}
+		b = b.At(local)
+	}
+	ladder, err := remedy.Advise(b, in.Cause, in.Case)
+	a := Advised{ladder, []string{}}
 	if err != nil {
 		l := fault.List{}
 		for _, f := range fault.From(err) {
@@ -61,7 +93,7 @@ func Advise(b *knowledge.Base, in AdviseIn) (remedy.Advice, error) {
 				return a, fault.New(fmt.Sprintf("chosen[%d]", i), fmt.Sprintf("%q is not a remedy of the herbarium", id), "use an id from kb list remedies")
 			}
 		}
-		a.Combine = remedy.Combine(b, b.Cause(in.Cause), in.Case, in.Chosen)
+		a.Combine, a.Apart = remedy.Choose(b, b.Cause(in.Cause), ladder, in.Case, in.Chosen)
 	}
 	return a, nil
 }
@@ -235,7 +267,12 @@ func table(b *knowledge.Base, id string) (*knowledge.LifeTable, error) {
 func init() {
 	add("diagnose", "rank what a sample could be, with reasons and the next look", `{"host":"passionflower","place":"balcony","month":7,"looks":[{"finding":"flecks","state":"many"},{"finding":"walkers","state":"many","certainty":"think"},{"finding":"touch","state":"stays"}]}`, Diagnose)
 	add("advise", "the ladder of remedies for a cause and a case, each go, care, not now or no", `{"cause":"two-spotted-mite","case":{"host":"bean","place":"garden","date":"2026-07-10","edible":true,"daysToHarvest":5,"tempC":22,"earlier":[{"remedy":"summer-oil","on":"2026-06-30"}]}}`, Advise)
-	add("mix", "amounts per tank, spoons, order and what to buy", `{"volume":"3 L","sprayer":"1 L","spoons":"metric","parts":[{"name":"Insecticidal soap","rate":"15 mL per L","low":"10 mL per L","high":"20 mL per L","form":"soap"}]}`, func(_ *knowledge.Base, in mix.Request) (mix.Plan, error) { return mix.Make(in) })
+	add("mix", "amounts per tank, spoons, order and what to buy", `{"volume":"3 L","sprayer":"1 L","spoons":"metric","parts":[{"name":"Insecticidal soap","rate":"15 mL per L","low":"10 mL per L","high":"20 mL per L","form":"soap"}]}`, func(b *knowledge.Base, in mix.Request) (mix.Plan, error) {
+		if err := dosage.MayMix(b, in.Parts); err != nil {
+			return mix.Plan{}, err
+		}
+		return mix.Make(in)
+	})
 	add("blend", "the mix of one remedy of the herbarium within its label range", `{"remedy":"soap","use":"middle","volume":"1 L","spoons":"us"}`, func(b *knowledge.Base, in blendIn) (dosage.Mixed, error) {
 		return dosage.Blend(b, in.House, in.MixInput)
 	})
@@ -262,7 +299,7 @@ func init() {
 		return dosage.OverArea(b, in.House, in.PlaceInput)
 	})
 	add("split", "the looks that tell two or three causes apart, by Jeffreys divergence per minute", `{"causes":["two-spotted-mite","rose-leafhopper"]}`, func(b *knowledge.Base, in splitIn) ([]differential.SplitLook, error) {
-		return differential.NewEngine(b).Split(in.Causes)
+		return engineOf(b).Split(in.Causes)
 	})
 	add("mean", "counts on leaves: mean with its interval, variance, clumping, share hit", `{"counts":[4,0,12,7,3,9,15,2,6,8]}`, func(_ *knowledge.Base, in countsIn) (scouting.Summary, error) {
 		return scouting.Summarise(in.Counts)

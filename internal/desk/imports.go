@@ -74,6 +74,10 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 		return ImportReading{}, err
 	}
 	defer func() { _ = f.Close() }()
+	return s.readImport(ctx, f, size, &in)
+}
+
+func (s *Service) readImport(ctx context.Context, f *os.File, size int64, in *ImportInput) (ImportReading, error) {
 	done, err := s.heavy(ctx)
 	if err != nil {
 		return ImportReading{}, err
@@ -101,7 +105,7 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 	if err != nil {
 		return ImportReading{}, err
 	}
-	err = s.eachCard(ctx, m, f, &in, &out, func(_ int, c OldCard) error {
+	err = s.eachCard(ctx, m, f, in, &out, func(_ int, c OldCard) error {
 		if len(out.First) < firstShown {
 			out.First = append(out.First, c)
 		}
@@ -163,6 +167,46 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 		return Job{}, errors.Join(err, os.Rename(mine, path))
 	}
 	return job, nil
+}
+
+// ReadFile reads a file and keeps nothing. Coordinators only.
+func (s *Service) ReadFile(ctx context.Context, who Person, f *os.File, in ImportInput) (ImportReading, error) {
+	if !who.May(people.BringIn) {
+		return ImportReading{}, ErrForbidden
+	}
+	info, err := f.Stat()
+	if err != nil {
+		return ImportReading{}, err
+	}
+	return s.readImport(ctx, f, info.Size(), &in)
+}
+
+// BringIn reads a file and takes it in at once, where no program works on the desk.
+// Coordinators only.
+func (s *Service) BringIn(ctx context.Context, who Person, name string, f *os.File, in ImportInput) (ImportReading, *Imported, error) {
+	if !who.May(people.BringIn) {
+		return ImportReading{}, nil, ErrForbidden
+	}
+	info, err := f.Stat()
+	if err != nil {
+		return ImportReading{}, nil, err
+	}
+	reading, err := s.readImport(ctx, f, info.Size(), &in)
+	if err != nil {
+		return reading, nil, err
+	}
+	if _, err := f.Seek(0, io.SeekStart); err != nil {
+		return reading, nil, err
+	}
+	if reading.Kind == "herbarium" {
+		return reading, &Imported{}, s.layOver(ctx, f, info.Size())
+	}
+	m, err := s.House.Moment(ctx)
+	if err != nil {
+		return reading, nil, err
+	}
+	out, err := s.takeIn(ctx, m, who, name, f, info.Size(), in, reading, func(int, int) {})
+	return reading, out, err
 }
 
 // takeIn takes in what a file holds: all that can be taken, or nothing, also when it was

@@ -34,37 +34,56 @@ type ExportInput struct {
 // Advisors take out tables without people; the rest is for coordinators. Errors name what,
 // license or a field of the question.
 func (s *Service) Export(ctx context.Context, who Person, in ExportInput) (Job, error) {
+	name, write, err := s.export(ctx, who, in)
+	if err != nil {
+		return Job{}, err
+	}
+	return s.begin(who, "export", name, write)
+}
+
+// ExportTo writes a file of records at once and says what it holds, also beside a desk that
+// works. Errors are Export's.
+func (s *Service) ExportTo(ctx context.Context, who Person, in ExportInput, out *os.File) (string, error) {
+	_, write, err := s.export(ctx, who, in)
+	if err != nil {
+		return "", err
+	}
+	said, _, err := write(ctx, func(int, int) {}, out)
+	return said, err
+}
+
+func (s *Service) export(ctx context.Context, who Person, in ExportInput) (name string, write work, err error) {
 	table := interchange.TableCalled(in.What)
 	if !who.May(people.TakeOutTables) || !who.May(people.TakeOutAll) && (table == nil || in.People) {
-		return Job{}, ErrForbidden
+		return "", nil, ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return Job{}, err
+		return "", nil, err
 	}
 	q, err := s.asked(in.Find, m)
 	if err != nil {
-		return Job{}, err
+		return "", nil, err
 	}
 	day := m.Today.String()
 	switch {
 	case table != nil:
-		return s.begin(who, "export", fmt.Sprintf("%s-%s.csv", table.Name, day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
+		return fmt.Sprintf("%s-%s.csv", table.Name, day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
 			return s.writeTable(ctx, *table, q, in.People, tell, out)
-		})
+		}, nil
 	case in.What == "bundle":
-		return s.begin(who, "export", fmt.Sprintf("desk-%s.zip", day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
+		return fmt.Sprintf("desk-%s.zip", day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
 			return s.writeBundle(ctx, m, tell, out)
-		})
+		}, nil
 	case in.What == "darwin-core":
 		if in.License == "" {
-			return Job{}, fault.New("license", "is missing", "choose under which licence others may use the records")
+			return "", nil, fault.New("license", "is missing", "choose under which licence others may use the records")
 		}
-		return s.begin(who, "export", fmt.Sprintf("occurrences-%s.zip", day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
+		return fmt.Sprintf("occurrences-%s.zip", day), func(ctx context.Context, tell func(int, int), out *os.File) (string, *Imported, error) {
 			return s.writeOccurrences(ctx, m, q, in, tell, out)
-		})
+		}, nil
 	}
-	return Job{}, fault.New("what", fmt.Sprintf("%q is nothing that leaves a desk", in.What), "use cases, looks, treatments, bundle or darwin-core")
+	return "", nil, fault.New("what", fmt.Sprintf("%q is nothing that leaves a desk", in.What), "use cases, looks, treatments, bundle or darwin-core")
 }
 
 // RecordTable is a table that leaves the desk, with its columns.

@@ -74,10 +74,7 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if a.Worked, err = s.worked(ctx, c.Verdict.Cause); err != nil || len(chosen) == 0 {
 		return a, err
 	}
-	a.Combine = remedy.Combine(s.Base(), s.cause(&c), sit, chosen)
-	for _, f := range fault.From(remedy.Together(s.Base(), sit, chosen)) {
-		a.Apart = append(a.Apart, f.Problem)
-	}
+	a.Combine, a.Apart = remedy.Choose(s.Base(), s.cause(&c), a.Advice, sit, chosen)
 	return a, nil
 }
 

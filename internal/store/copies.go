@@ -83,7 +83,7 @@ func CheckFile(ctx context.Context, path string) (cases int, err error) {
 	if err := db.GetContext(ctx, &have, `SELECT coalesce(max(version_id), 0) FROM goose_db_version WHERE is_applied`); err != nil {
 		return 0, trouble(err)
 	}
-	if newest := newestTables(); have > newest {
+	if newest := NewestTables(); have > newest {
 		return 0, &Trouble{Newer, fmt.Sprintf("%s was written by a newer Botanik (its tables are version %d, this program knows %d)", path, have, newest), "restore it with that program"}
 	}
 	err = db.GetContext(ctx, &cases, "SELECT count(*) FROM case_file")

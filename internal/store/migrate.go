@@ -16,8 +16,8 @@ func sub(f embed.FS) fs.FS {
 	return s
 }
 
-// newestTables is the version of the tables this program makes.
-func newestTables() int {
+// NewestTables is the version of the tables this program makes.
+func NewestTables() int {
 	names, err := fs.Glob(migrations, "migrations/*.sql")
 	if err != nil {
 		panic(err) // the pattern is compiled in

@@ -2808,7 +2808,13 @@ export interface components {
             next?: string;
         };
         Cause: {
+            /** @description why it is reported where it is not at home, by regions and abroad_climates; empty when it is not */
+            abroad?: string;
+            /** @description climates in which it counts as not at home, whatever the region */
+            abroadIn?: string[];
             actions: components["schemas"]["Action"][];
+            /** @description signs that call a danger or a suspect out by themselves, however unlikely it is else */
+            calls?: components["schemas"]["Sign"][];
             carries?: string;
             class: string;
             /** @description climates it lives in outdoors; empty for any */
@@ -3105,6 +3111,15 @@ export interface components {
             kinds: string[];
             /** @description as it is told to who practises; empty: no course is set */
             name: string;
+        };
+        Crossing: {
+            /**
+             * Format: int64
+             * @description after so many units
+             */
+            n: number;
+            /** @enum {string} */
+            says: "wait" | "act";
         };
         DayCount: {
             cause?: string;
@@ -5263,6 +5278,23 @@ export interface components {
             clicks?: boolean;
             /**
              * Format: double
+             * @description µm a division under the first objective; both factors, or neither
+             */
+            factorA?: number;
+            /**
+             * Format: double
+             * @description µm a division under the second
+             */
+            factorB?: number;
+            /**
+             * Format: double
+             * @description how far the first factor is off, µm a division; 0 when left out
+             */
+            factorSdA?: number;
+            /** Format: double */
+            factorSdB?: number;
+            /**
+             * Format: double
              * @description of the key; 1 when left out
              */
             line?: number;
@@ -5271,9 +5303,19 @@ export interface components {
             objectiveB?: string;
             /**
              * Format: double
-             * @description how far one reading is off by its scale alone; that of half divisions when left out
+             * @description how far one reading of either is off by its scale alone, in the unit it is given in; that of half divisions when left out
              */
             readSd?: number;
+            /**
+             * Format: double
+             * @description the same for the first alone
+             */
+            readSdA?: number;
+            /**
+             * Format: double
+             * @description and for the second
+             */
+            readSdB?: number;
         };
         Reading: {
             /**
@@ -5466,6 +5508,7 @@ export interface components {
             /** Format: double */
             reduction: number;
             text: string;
+            /** @description better, worse, no change (surely within a factor of 1.5 of none), cannot tell */
             word: string;
         };
         ReviewBody: {
@@ -6159,6 +6202,8 @@ export interface components {
             stage: string;
         };
         Standing: {
+            /** @description where it first could have stopped; what was counted after it counts as well */
+            crossed?: components["schemas"]["Crossing"];
             /**
              * Format: int64
              * @description units at least that it would still take, were all of them clean or all of them hit
@@ -7005,7 +7050,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/rKQxW7OuBvvYo2-q_El9KvJdaQeh86PJ.ics",
+                     *         "path": "/c/jTlZ7gj-D9tQz_YJZ38kd3Kz4k13WxKF.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7045,7 +7090,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/rKQxW7OuBvvYo2-q_El9KvJdaQeh86PJ.ics",
+                     *       "path": "/c/jTlZ7gj-D9tQz_YJZ38kd3Kz4k13WxKF.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7141,7 +7186,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBEM0NRQ1hUNlNLV1lXQVpB"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAyRjBFVDZITThTUERGUlFY"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7204,7 +7249,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7223,7 +7268,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7233,23 +7278,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7261,7 +7306,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -7274,7 +7319,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7354,7 +7399,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7373,7 +7418,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -7383,23 +7428,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7411,7 +7456,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -7424,7 +7469,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -7524,7 +7569,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7563,7 +7608,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -7579,23 +7624,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7607,7 +7652,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -7627,7 +7672,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -7657,7 +7702,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 11
                      *     }
@@ -7873,7 +7918,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8015,7 +8060,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -8031,23 +8076,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8059,7 +8104,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -8079,7 +8124,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -8203,7 +8248,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8328,7 +8373,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -8344,23 +8389,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8372,7 +8417,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -8392,7 +8437,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -8431,7 +8476,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 15
                      *     }
@@ -8519,7 +8564,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8543,7 +8588,7 @@ export interface operations {
                      *             "group": "slugs",
                      *             "kind": "pest",
                      *             "name": "Slugs and snails",
-                     *             "p": 0.17851695563045375,
+                     *             "p": 0.17833297158099254,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -8553,23 +8598,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.7891826031106075,
+                     *             "bits": 1.7883794427284434,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.05269072047093998,
+                     *             "lossDrop": 0.0525517886240045,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.08806589169361546,
+                     *                 "p": 0.08798630175051834,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 56, not in this book 18",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.5582796496879909
+                     *                 "topP": 0.5581055444140879
                      *               }
                      *             ],
-                     *             "score": 0.842065002005889
+                     *             "score": 0.8415223163464823
                      *           }
                      *         ],
                      *         "other": "open",
@@ -8581,7 +8626,7 @@ export interface operations {
                      *             ],
                      *             "group": "slugs",
                      *             "one": true,
-                     *             "p": 0.17851695563045375
+                     *             "p": 0.17833297158099254
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -8594,7 +8639,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.13844877897290092
+                     *           "p": 0.1384484079290881
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -8630,7 +8675,7 @@ export interface operations {
                      *         "cause": "slug",
                      *         "degree": "open",
                      *         "needsReview": false,
-                     *         "p": 0.17851695563045375
+                     *         "p": 0.17833297158099254
                      *       },
                      *       "version": 4
                      *     }
@@ -8786,7 +8831,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9013,7 +9058,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -9029,23 +9074,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9057,7 +9102,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -9077,7 +9122,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -9116,7 +9161,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 17
                      *     }
@@ -9224,7 +9269,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9451,7 +9496,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -9467,23 +9512,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9495,7 +9540,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -9515,7 +9560,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -9554,7 +9599,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 16
                      *     }
@@ -9629,7 +9674,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9648,7 +9693,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9658,23 +9703,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9686,7 +9731,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -9699,7 +9744,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -9761,7 +9806,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T4007SB5XDZ841XXAQN"
+                 *       "to": "01KX8M6T40N785EW7HHMY24XEN"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9797,7 +9842,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T01RH8XJTWTNQH9HDF",
+                     *         "person": "g-01KX8KD5T0WFG5RSXGEM8GCZAM",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -9865,7 +9910,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -9875,23 +9920,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9903,7 +9948,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -9916,7 +9961,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10011,7 +10056,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10050,7 +10095,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -10066,23 +10111,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10094,7 +10139,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -10114,7 +10159,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -10360,7 +10405,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10485,7 +10530,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -10501,23 +10546,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10529,7 +10574,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -10549,7 +10594,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -10588,7 +10633,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 14
                      *     }
@@ -10684,7 +10729,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0V8CNNWXGHY9N80FZ",
+                     *         "person": "g-01KX3X4TM0N4T907634MN618EN",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10774,7 +10819,7 @@ export interface operations {
                      *             "group": "vine weevil grubs",
                      *             "kind": "pest",
                      *             "name": "Vine weevil grubs",
-                     *             "p": 0.5719532694722205,
+                     *             "p": 0.5717764496714034,
                      *             "reason": "for: C-shaped legless grubs, it wilts and stays wilted",
                      *             "regulated": false
                      *           }
@@ -10790,23 +10835,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.3741560168627289,
+                     *             "bits": 0.37416029691902175,
                      *             "destructive": false,
                      *             "finding": "wilt-side",
-                     *             "lossDrop": 0.1747722202486663,
+                     *             "lossDrop": 0.1747926602546115,
                      *             "minutes": 0.2,
                      *             "name": "Which part wilts",
                      *             "outcomes": [
                      *               {
                      *                 "name": "one half or branch",
-                     *                 "p": 0.018597012477014067,
+                     *                 "p": 0.018597400590283336,
                      *                 "state": "half",
                      *                 "text": "Vine weevil grubs 33, not in this book 9",
                      *                 "top": "vine-weevil-grub",
-                     *                 "topP": 0.3286098368426607
+                     *                 "topP": 0.3284435687185202
                      *               }
                      *             ],
-                     *             "score": 0.41002717901069285
+                     *             "score": 0.4100582133290257
                      *           }
                      *         ],
                      *         "other": "open",
@@ -10818,7 +10863,7 @@ export interface operations {
                      *             ],
                      *             "group": "vine weevil grubs",
                      *             "one": true,
-                     *             "p": 0.5719532694722205
+                     *             "p": 0.5717764496714034
                      *           }
                      *         ],
                      *         "rival": "two-spotted-mite",
@@ -10838,7 +10883,7 @@ export interface operations {
                      *         "tiltTotal": 10.068855234073135,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.06022289483690167
+                     *           "p": 0.06023198192989231
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -10874,7 +10919,7 @@ export interface operations {
                      *         "cause": "vine-weevil-grub",
                      *         "degree": "settled",
                      *         "needsReview": false,
-                     *         "p": 0.5475888086450823
+                     *         "p": 0.5471310683034597
                      *       },
                      *       "version": 9
                      *     }
@@ -11010,7 +11055,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11238,7 +11283,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11254,23 +11299,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11282,7 +11327,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -11302,7 +11347,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -11341,7 +11386,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 18
                      *     }
@@ -11408,7 +11453,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11456,7 +11501,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11472,23 +11517,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11500,7 +11545,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -11520,7 +11565,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -11637,7 +11682,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11676,7 +11721,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -11692,23 +11737,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -11720,7 +11765,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -11740,7 +11785,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -11873,7 +11918,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11985,7 +12030,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12001,23 +12046,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12029,7 +12074,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -12049,7 +12094,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -12330,7 +12375,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12369,7 +12414,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12385,23 +12430,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12413,7 +12458,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -12433,7 +12478,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -12472,7 +12517,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 13
                      *     }
@@ -12571,7 +12616,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12713,7 +12758,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12729,23 +12774,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12757,7 +12802,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -12777,7 +12822,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -12871,7 +12916,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12909,7 +12954,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -12925,23 +12970,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -12953,7 +12998,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -12973,7 +13018,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -13003,7 +13048,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719,
+                     *         "p": 0.6576720464901092,
                      *         "reviewedBy": "Odile"
                      *       },
                      *       "version": 9
@@ -13107,7 +13152,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13249,7 +13294,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -13265,23 +13310,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13293,7 +13338,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -13313,7 +13358,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -13458,7 +13503,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13497,7 +13542,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -13513,23 +13558,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13541,7 +13586,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -13561,7 +13606,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -13594,7 +13639,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 12
                      *     }
@@ -13887,7 +13932,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13906,7 +13951,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -13916,23 +13961,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -13944,7 +13989,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -13957,7 +14002,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -14049,7 +14094,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40CT2ZVCEW7Y3H51NQ",
+                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14088,7 +14133,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.6579087425841719,
+                     *             "p": 0.6576720464901092,
                      *             "reason": "for: two dark spots on the back",
                      *             "regulated": false
                      *           }
@@ -14104,23 +14149,23 @@ export interface operations {
                      *         ],
                      *         "next": [
                      *           {
-                     *             "bits": 0.5405899157254842,
+                     *             "bits": 0.5405985566443352,
                      *             "destructive": false,
                      *             "finding": "flecks",
-                     *             "lossDrop": 0.17279624923753334,
+                     *             "lossDrop": 0.17282515783743668,
                      *             "minutes": 0.2,
                      *             "name": "Pale pin-prick flecks",
                      *             "outcomes": [
                      *               {
                      *                 "name": "many",
-                     *                 "p": 0.5630932546995168,
+                     *                 "p": 0.5630717874037613,
                      *                 "state": "many",
                      *                 "text": "Two-spotted spider mite 93",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.9250695676849768
+                     *                 "topP": 0.9250465799590705
                      *               }
                      *             ],
-                     *             "score": 0.4785331770788266
+                     *             "score": 0.4785781783296246
                      *           }
                      *         ],
                      *         "other": "open",
@@ -14132,7 +14177,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.6579327584254584
+                     *             "p": 0.6576960536912069
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -14152,7 +14197,7 @@ export interface operations {
                      *         "tiltTotal": 13.765023587162746,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.07993222032821194
+                     *           "p": 0.07994695138161707
                      *         },
                      *         "verdict": "working",
                      *         "why": [
@@ -14182,7 +14227,7 @@ export interface operations {
                      *         "cause": "two-spotted-mite",
                      *         "degree": "working",
                      *         "needsReview": false,
-                     *         "p": 0.6579087425841719
+                     *         "p": 0.6576720464901092
                      *       },
                      *       "version": 10
                      *     }
@@ -14800,15 +14845,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rose",
+                     *       "host": "cherry-laurel",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 4,
-                     *       "place": "greenhouse",
-                     *       "plant": "Rose",
+                     *       "month": 12,
+                     *       "place": "balcony",
+                     *       "plant": "Cherry laurel",
                      *       "sprayer": "5 L",
-                     *       "story": "Leaves fall yellow. My neighbour has it too."
+                     *       "story": "Yellow spreads round spots."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14845,20 +14890,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rose",
+                     *       "host": "cherry-laurel",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "few"
+                     *           "state": "none"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 4,
-                     *       "place": "greenhouse",
-                     *       "plant": "Rose",
+                     *       "month": 12,
+                     *       "place": "balcony",
+                     *       "plant": "Cherry laurel",
                      *       "sprayer": "5 L",
-                     *       "story": "Leaves fall yellow. My neighbour has it too."
+                     *       "story": "Yellow spreads round spots."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14901,20 +14946,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "rose",
+                     *       "host": "cherry-laurel",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "few"
+                     *           "state": "none"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 4,
-                     *       "place": "greenhouse",
-                     *       "plant": "Rose",
+                     *       "month": 12,
+                     *       "place": "balcony",
+                     *       "plant": "Cherry laurel",
                      *       "sprayer": "5 L",
-                     *       "story": "Leaves fall yellow. My neighbour has it too."
+                     *       "story": "Yellow spreads round spots."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14964,24 +15009,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": -0.30152040325492296,
+                     *           "bits": 2.2923511150021616,
                      *           "finding": "main-sign",
-                     *           "leads": "Ordinary ageing of old leaves",
+                     *           "leads": "Bacterial canker",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "yellow"
+                     *               "state": "wilting"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.02510126446259823,
+                     *           "p": 0.12596684600117572,
                      *           "saw": [
-                     *             "yellowing or mottling"
+                     *             "wilting, dying or rotting"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 1.5000000000000002,
+                     *       "expertMinutes": 0.8,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -14990,37 +15035,37 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was rose rust"
+                     *           "why": "it was bacterial canker"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "pustules",
+                     *       "split": "canker",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": -0.30152040325492296,
-                     *           "bits": -0.3194234224464973,
+                     *           "betterBits": 2.2923511150021616,
+                     *           "bits": 0.027239137506549604,
                      *           "finding": "flecks",
-                     *           "leads": "Two-spotted spider mite",
+                     *           "leads": "Green peach aphid",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
-                     *               "state": "few"
+                     *               "state": "none"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.024791696897419585,
+                     *           "p": 0.026205328409536252,
                      *           "saw": [
-                     *             "few"
+                     *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Pustules that leave dust on a finger split it: orange.",
-                     *       "truth": "Rose rust",
-                     *       "truthId": "rose-rust"
+                     *       "tilt": "Sunken or oozing bark split it: clear gum.",
+                     *       "truth": "Bacterial canker",
+                     *       "truthId": "bacterial-canker"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15342,11 +15387,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "citrus-mealybug",
-                     *           "text": "Citrus mealybug"
+                     *           "id": "bean-aphid",
+                     *           "text": "Black bean aphid"
                      *         }
                      *       ],
-                     *       "plate": "hydrangea-scale"
+                     *       "plate": "horse-chestnut-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15377,7 +15422,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "citrus-mealybug",
+                 *       "choice": "bean-aphid",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15394,9 +15439,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "hydrangea-scale",
+                     *       "option": "horse-chestnut-scale",
                      *       "right": false,
-                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
+                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15593,7 +15638,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z801K6KTGG0WDGTSJ3J",
+                     *         "id": "g-01KJQV9Z80ANF15VKMKT26PFSV",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15644,7 +15689,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA808PZGS0S296RGW3JB",
+                     *               "person": "g-01KKSAFA809Z8WABA9F5YZQXWK",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15741,7 +15786,7 @@ export interface operations {
                      *               "cause": "blossom-end-rot",
                      *               "degree": "settled",
                      *               "needsReview": false,
-                     *               "p": 0.4239758956969053
+                     *               "p": 0.4236254336945949
                      *             }
                      *           },
                      *           "number": "26-0003"
@@ -15777,7 +15822,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA808PZGS0S296RGW3JB"
+                 *       "person": "g-01KKSAFA809Z8WABA9F5YZQXWK"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15852,8 +15897,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0QPRCJPA33097QWDG",
-                 *       "into": "g-01KX8BM5201M4P6B0JKGXH3CKJ"
+                 *       "from": "g-01KS358WM00M3V3TEQKN1KY0Y7",
+                 *       "into": "g-01KX8BM52056A4EP3ZKFPGK5CG"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15897,10 +15942,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520M2BEZRVNZXYYFR81"
+                 *         "01KX8BM520JMHKR3P6A65JB7D2"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM5201M4P6B0JKGXH3CKJ"
+                 *       "person": "g-01KX8BM52056A4EP3ZKFPGK5CG"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15917,7 +15962,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40VXRB5T96SFHA17GV",
+                     *       "id": "g-01KX8M6T40WKTSBTDBFQDNHJ94",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15948,11 +15993,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40H66FW05KY7QMSHGG",
+                 *           "id": "01KX8M6T40DKPPR4MKXZHZ0K1J",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T408SV0X0BZXNYWARN5",
+                 *           "id": "01KX8M6T401HXR1MTG9V9G5AQA",
                  *           "version": 2
                  *         }
                  *       ]
@@ -15990,7 +16035,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T01RH8XJTWTNQH9HDF",
+                     *         "person": "g-01KX8KD5T0WFG5RSXGEM8GCZAM",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16058,7 +16103,7 @@ export interface operations {
                      *             "group": "spider mites",
                      *             "kind": "pest",
                      *             "name": "Two-spotted spider mite",
-                     *             "p": 0.17465180552765697,
+                     *             "p": 0.1744860088194565,
                      *             "reason": "nothing looked at yet speaks for or against it",
                      *             "regulated": false
                      *           }
@@ -16068,23 +16113,23 @@ export interface operations {
                      *         "mustLook": [],
                      *         "next": [
                      *           {
-                     *             "bits": 1.9329528276345949,
+                     *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.0629439497353228,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
                      *               {
                      *                 "name": "pale flecks, silver or bronze",
-                     *                 "p": 0.16863649806727302,
+                     *                 "p": 0.16848506432890448,
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7471084034977867
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.918328282893859
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -16096,7 +16141,7 @@ export interface operations {
                      *             ],
                      *             "group": "spider mites",
                      *             "one": true,
-                     *             "p": 0.17486577400217038
+                     *             "p": 0.17469977417400429
                      *           }
                      *         ],
                      *         "rival": "green-aphid",
@@ -16109,7 +16154,7 @@ export interface operations {
                      *         "tiltTotal": 3.612359947967773,
                      *         "unlisted": {
                      *           "class": "an insect, mite or other animal",
-                     *           "p": 0.08467607807666179
+                     *           "p": 0.08467584881807558
                      *         },
                      *         "verdict": "open",
                      *         "why": [
@@ -16888,16 +16933,16 @@ export interface operations {
                      * @example {
                      *       "backups": [],
                      *       "book": {
-                     *         "causes": 365,
+                     *         "causes": 369,
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "a231c4255d"
+                     *         "version": "9f6878f347"
                      *       },
-                     *       "bytes": 2894648,
+                     *       "bytes": 2931704,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
+                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
@@ -16956,16 +17001,16 @@ export interface operations {
                      * @example {
                      *       "backups": [],
                      *       "book": {
-                     *         "causes": 365,
+                     *         "causes": 369,
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "a231c4255d"
+                     *         "version": "9f6878f347"
                      *       },
-                     *       "bytes": 2907008,
+                     *       "bytes": 2944064,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
+                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17054,23 +17099,23 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1728512,
+                     *           "bytes": 1732608,
                      *           "cases": 455,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
                      *       ],
                      *       "book": {
-                     *         "causes": 365,
+                     *         "causes": 369,
                      *         "findings": 262,
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "a231c4255d"
+                     *         "version": "9f6878f347"
                      *       },
-                     *       "bytes": 3162448,
+                     *       "bytes": 3199504,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples4012231771/001/backups",
+                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17117,7 +17162,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1728512,
+                     *       "bytes": 1732608,
                      *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
@@ -17467,7 +17512,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/SliyF5aMGJqPkeZhRptNsp7BULMy0PaD",
+                     *       "path": "/join/gB6AldE-L9C3A3TeZWOOw6QqVZogwoRS",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17600,7 +17645,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/5jCKBmB1GjKNjMEv3FDseRWhT-exNV9x",
+                     *       "path": "/join/oC0Qrl1AS3qofxowFtBdmS9UQ4ZcBhSb",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17646,7 +17691,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "55c83aa272a1fa88",
+                     *         "id": "110e818be01461d5",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -19142,12 +19187,12 @@ export interface operations {
                      *         {
                      *           "disease": "apple-scab",
                      *           "name": "Apple and pear scab",
-                     *           "neededHours": 7.5,
+                     *           "neededHours": 6.6,
                      *           "spell": {
                      *             "from": "2026-07-10T23:00:00Z",
-                     *             "hours": 11,
-                     *             "meanC": 13.02727272727273,
-                     *             "to": "2026-07-11T10:00:00Z"
+                     *             "hours": 91,
+                     *             "meanC": 14.769230769230765,
+                     *             "to": "2026-07-18T09:00:00Z"
                      *           }
                      *         }
                      *       ],
@@ -19195,9 +19240,9 @@ export interface operations {
                      *       "days": 14,
                      *       "events": [
                      *         {
-                     *           "disease": "apple-scab",
-                     *           "name": "Apple and pear scab",
-                     *           "neededHours": 7.5,
+                     *           "disease": "late-blight",
+                     *           "name": "Late blight",
+                     *           "neededHours": 9.8,
                      *           "spell": {
                      *             "from": "2026-07-10T23:00:00Z",
                      *             "hours": 11,
@@ -20074,7 +20119,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T4007SB5XDZ841XXAQN",
+                 *       "account": "01KX8M6T40N785EW7HHMY24XEN",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20159,7 +20204,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T4007SB5XDZ841XXAQN",
+                 *       "account": "01KX8M6T40N785EW7HHMY24XEN",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20243,8 +20288,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T4007SB5XDZ841XXAQN",
-                 *       "to": "01KX8M6T4007SB5XDZ80SZRS7G"
+                 *       "from": "01KX8M6T40N785EW7HHMY24XEN",
+                 *       "to": "01KX8M6T40N785EW7HHM89MX78"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];
