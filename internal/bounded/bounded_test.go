@@ -186,3 +186,11 @@ func TestASheetThatGrowsIsRefused(t *testing.T) {
 	}
 	require.NoError(t, bounded.YAML([]byte("- id: a & b\n  name: 'x: [y] *'\n  list: [a, {b: [c]}]\n  text: 5 * 3 << 4\n")), "signs inside texts are texts")
 }
+
+func TestAKeyThatStandsTwiceIsFound(t *testing.T) {
+	for text, want := range map[string]string{
+		`{"a":1,"b":{"c":2,"c":3}}`: "b.c", `{"a":1,"a":2}`: "a", `[{"x":[{"y":1,"y":2}]}]`: "x.y", `{"a":"a","b":["a","a"],"c":{"a":1}}`: "", `{"a":1}{"a":2}`: "", `{"a":`: "", `"a"`: "", `{"a":{},"b":{},"a":1}`: "a",
+	} {
+		assert.Equal(t, want, bounded.Twice([]byte(text)), text)
+	}
+}

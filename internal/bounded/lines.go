@@ -3,9 +3,11 @@ package bounded
 import (
 	"bufio"
 	"bytes"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
+	"strings"
 )
 
 // Lines calls f with each line of a text that holds more than blanks, and its number from
@@ -67,4 +69,48 @@ func JSON(raw []byte, deepest, most int) error {
 		}
 	}
 	return nil
+}
+
+// Twice is the path of the first key that an object of a JSON value says twice; empty when
+// none does. Broken JSON passes; its reader says what is wrong.
+func Twice(raw []byte) string {
+	type level struct {
+		keys map[string]bool // nil in a list
+		path string
+		key  bool // the next text is a key
+	}
+	d := json.NewDecoder(bytes.NewReader(raw))
+	d.UseNumber()
+	at := []level{}
+	path := ""
+	for {
+		tok, err := d.Token()
+		if err != nil {
+			return ""
+		}
+		switch x := tok.(type) {
+		case json.Delim:
+			switch x {
+			case '{':
+				at = append(at, level{map[string]bool{}, path, true})
+				continue
+			case '[':
+				at = append(at, level{nil, path, false})
+				continue
+			}
+			at = at[:len(at)-1]
+		case string:
+			if n := len(at) - 1; n >= 0 && at[n].keys != nil && at[n].key {
+				path = strings.TrimPrefix(at[n].path+"."+x, ".")
+				if at[n].keys[x] {
+					return path
+				}
+				at[n].keys[x], at[n].key = true, false
+				continue
+			}
+		}
+		if n := len(at) - 1; n >= 0 {
+			at[n].key, path = at[n].keys != nil, at[n].path
+		}
+	}
 }

@@ -13,6 +13,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/internal/bounded"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -104,8 +105,8 @@ func Decode[I any](raw []byte) (I, error) {
 	if len(bytes.TrimSpace(raw)) == 0 {
 		return in, fault.New("", "the input is empty", "send JSON on standard input; calc NAME --schema shows an example")
 	}
-	if err := twice(raw); err != nil {
-		return in, err
+	if at := bounded.Twice(raw); at != "" {
+		return in, fault.New(at, "stands twice", "say it once: which of the two was meant nobody knows")
 	}
 	dec := json.NewDecoder(bytes.NewReader(raw))
 	dec.DisallowUnknownFields()
@@ -116,51 +117,6 @@ func Decode[I any](raw []byte) (I, error) {
 		return in, fault.New("", "something stands after the JSON value", "send one value only")
 	}
 	return in, nil
-}
-
-// twice refuses an object that says a thing twice: which of the two was meant nobody knows.
-// Broken JSON passes; its reader says so.
-func twice(raw []byte) error {
-	type level struct {
-		keys map[string]bool // nil in a list
-		path string
-		key  bool // the next text is a key
-	}
-	d := json.NewDecoder(bytes.NewReader(raw))
-	d.UseNumber()
-	at := []level{}
-	path := ""
-	for {
-		tok, err := d.Token()
-		if err != nil {
-			return nil //nolint:nilerr // the reader of the value says what is wrong
-		}
-		value := true
-		switch x := tok.(type) {
-		case json.Delim:
-			switch x {
-			case '{':
-				at = append(at, level{map[string]bool{}, path, true})
-				continue
-			case '[':
-				at = append(at, level{nil, path, false})
-				continue
-			}
-			at = at[:len(at)-1]
-		case string:
-			if n := len(at) - 1; n >= 0 && at[n].keys != nil && at[n].key {
-				value = false
-				path = strings.TrimPrefix(at[n].path+"."+x, ".")
-				if at[n].keys[x] {
-					return fault.New(path, "stands twice", "say it once")
-				}
-				at[n].keys[x], at[n].key = true, false
-			}
-		}
-		if n := len(at) - 1; value && n >= 0 {
-			at[n].key, path = at[n].keys != nil, at[n].path
-		}
-	}
 }
 
 func explain(err error) error {

@@ -1,6 +1,8 @@
 package calendar
 
 import (
+	"crypto/sha256"
+	"encoding/hex"
 	"fmt"
 	"slices"
 	"strings"
@@ -33,7 +35,8 @@ func Many(name string, forDesk bool, sheets []casefile.Sheet, stamp time.Time) (
 }
 
 func write(name string, stamp time.Time, sheets []casefile.Sheet, forDesk bool) (string, error) {
-	c := ical.NewCalendarFor("Botanik")
+	c := ical.NewCalendar()
+	c.SetProductId("-//Botanik//Plant desk//EN")
 	c.SetMethod(ical.MethodPublish)
 	c.SetName(name)
 	for _, s := range sheets {
@@ -41,18 +44,19 @@ func write(name string, stamp time.Time, sheets []casefile.Sheet, forDesk bool) 
 			return "", err
 		}
 	}
-	return c.Serialize(), nil
+	return c.Serialize(ical.WithNewLineWindows), nil // lines end with CRLF, RFC 5545 3.1
 }
 
 // put writes the days of one sheet.
 func put(c *ical.Calendar, s casefile.Sheet, stamp time.Time, forDesk bool) error {
-	add := func(kind, on, first, title, text string) error {
+	add := func(kind, on, title, text string) error {
 		day, err := civil.Parse(on)
 		if err != nil {
-			return fmt.Errorf("day %q of sheet %s: %w", on, s.Number, err)
+			return nil //nolint:nilerr // of before days were held to be days: the others are worth having
 		}
 		at := day.Midnight(time.UTC)
-		e := c.AddEvent(fmt.Sprintf("%s-%s-%s@botanik", s.Number, kind, first))
+		e := c.AddEvent(identity(s, kind))
+		e.SetTimeTransparency(ical.TransparencyTransparent) // it takes nobody's day
 		e.SetDtStampTime(stamp)
 		e.SetAllDayStartAt(at)
 		e.SetAllDayEndAt(at.AddDate(0, 0, 1))
@@ -68,7 +72,7 @@ func put(c *ical.Calendar, s casefile.Sheet, stamp time.Time, forDesk bool) erro
 	if forDesk {
 		whose = s.Number + ", " + s.Plant
 	}
-	for i, d := range s.Table {
+	for _, d := range s.Table {
 		if d.On == "" {
 			continue
 		}
@@ -82,13 +86,13 @@ func put(c *ical.Calendar, s casefile.Sheet, stamp time.Time, forDesk bool) erro
 		if d.First != "" {
 			first = d.First
 		}
-		if err := add(fmt.Sprint("do", i+1), d.On, first, fmt.Sprintf("%s: %s", strings.TrimSuffix(d.What, "."), whose), strings.Join(lines, "\n")); err != nil {
+		if err := add("do "+d.What+" "+first, d.On, fmt.Sprintf("%s: %s", strings.TrimSuffix(d.What, "."), whose), strings.Join(lines, "\n")); err != nil {
 			return err
 		}
 	}
-	for i, x := range s.Beside {
+	for _, x := range s.Beside {
 		for n, on := range x.On {
-			if err := add(fmt.Sprintf("with%d-%d", i+1, n+1), on, on, fmt.Sprintf("%s: %s", x.What, whose), strings.TrimSpace(x.Why+" "+minded(s, x.What))); err != nil {
+			if err := add(fmt.Sprintf("with %s %d", x.What, n+1), on, fmt.Sprintf("%s: %s", x.What, whose), strings.TrimSpace(x.Why+" "+minded(s, x.What))); err != nil {
 				return err
 			}
 		}
@@ -98,9 +102,17 @@ func put(c *ical.Calendar, s casefile.Sheet, stamp time.Time, forDesk bool) erro
 	}
 	title, text := s.Plant+": tell the desk how it went", strings.TrimSpace(s.Bring+" "+s.Desk+orNothing(", ", s.Reach)+".")
 	if forDesk {
-		title, text = "Ask how it went: "+whose, s.Title+". "+s.Bring
+		title, text = "Ask how it went: "+whose, strings.TrimSpace(s.Title+". "+s.Bring)
 	}
-	return add("ask", s.AskDay, s.AskDay, title, text)
+	return add("ask", s.AskDay, title, text)
+}
+
+// identity is a name for an event that is its own in every calendar: of this sheet's address,
+// which no other desk has, and of what is done, not of when, so that a moved day is the same
+// event. The address itself is the key to the page and stays out of it.
+func identity(s casefile.Sheet, kind string) string {
+	sum := sha256.Sum256([]byte(strings.Join([]string{s.Token, s.Desk, s.Number, s.Date, kind}, "\n")))
+	return hex.EncodeToString(sum[:12]) + "@botanik"
 }
 
 // minded is what to mind of the thing done.

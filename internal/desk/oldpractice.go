@@ -10,6 +10,7 @@ import (
 	"botanik/core/differential"
 	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/internal/people"
 )
 
 // OldCase is a closed case of this desk as practice: what it was on, and nothing of who.
@@ -27,6 +28,9 @@ const fewestLooks = 3
 // OfferPractice offers a closed case as practice, or no longer. Coordinators only. Errors
 // say why a case cannot be practised on.
 func (s *Service) OfferPractice(ctx context.Context, who Person, id string, offer bool) error {
+	if !who.May(people.SetHouse) {
+		return ErrForbidden
+	}
 	c, err := s.read(ctx, id)
 	if err != nil {
 		return err

@@ -28,15 +28,15 @@ type VerdictInput struct {
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
 	return s.change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
+		if c.Now().Handover != nil && !who.May(people.ChangeHanded) {
+			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
+		}
 		rank, err := s.rank(ctx, m, c)
 		if err != nil {
 			return "", err
 		}
 		if err := s.checkVerdict(c, rank, in); err != nil {
 			return "", err
-		}
-		if c.Now().Handover != nil && !who.May(people.ChangeHanded) {
-			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
 		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(people.SettleVerdicts)}
 		for _, cand := range rank.Candidates {

@@ -41,7 +41,7 @@ func (s *Server) joinRoutes() {
 			}
 			return &struct{ Body invitedAs }{invitedAs{p.Name, p.Login, id.Name}}, nil
 		})
-	huma.Register(s.public(), huma.Operation{OperationID: "join", Method: http.MethodPost, Path: "/join/{token}", Summary: "Choose one's own password, once", Tags: []string{"people"}, DefaultStatus: http.StatusOK},
+	huma.Register(s.public(), huma.Operation{OperationID: "join", Method: http.MethodPost, Path: "/join/{token}", Summary: "Choose one's own password, once", Tags: []string{"people"}, DefaultStatus: http.StatusOK, MaxBodyBytes: smallBody, Errors: []int{http.StatusForbidden, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusTooManyRequests}},
 		func(ctx context.Context, in *struct {
 			Token string `path:"token" maxLength:"64"`
 			Body  joinBody

@@ -1,12 +1,9 @@
 package httpapi
 
 import (
-	"bytes"
 	_ "embed"
 	"encoding/json"
-	"errors"
 	"fmt"
-	"io"
 	"log/slog"
 	"net/http"
 	"reflect"
@@ -14,6 +11,7 @@ import (
 	"time"
 
 	"botanik/core/knowledge"
+	"botanik/internal/bounded"
 	"botanik/internal/desk"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -66,51 +64,17 @@ func apiConfig() huma.Config {
 var strictJSON = huma.Format{
 	Marshal: huma.DefaultJSONFormat.Marshal,
 	Unmarshal: func(data []byte, v any) error {
-		if err := singleKeys(json.NewDecoder(bytes.NewReader(data))); err != nil {
-			return err
+		if at := bounded.Twice(data); at != "" {
+			return fmt.Errorf("%q stands twice in one object", at)
 		}
 		return json.Unmarshal(data, v)
 	},
 }
 
-func singleKeys(d *json.Decoder) error {
-	d.UseNumber()
-	t, err := d.Token()
-	if err != nil {
-		if errors.Is(err, io.EOF) {
-			return io.ErrUnexpectedEOF
-		}
-		return err
-	}
-	open, ok := t.(json.Delim)
-	if !ok {
-		return nil
-	}
-	seen := map[string]bool{}
-	for d.More() {
-		if open == '{' {
-			k, err := d.Token()
-			if err != nil {
-				return err
-			}
-			key, _ := k.(string)
-			if seen[key] {
-				return fmt.Errorf("%q stands twice in one object", key)
-			}
-			seen[key] = true
-		}
-		if err := singleKeys(d); err != nil {
-			return err
-		}
-	}
-	_, err = d.Token()
-	return err
-}
-
 // Which problems an operation can answer with, by what it does.
 var (
 	problemsPublic = []int{http.StatusBadRequest, http.StatusNotFound, http.StatusUnprocessableEntity, http.StatusInternalServerError, http.StatusServiceUnavailable}
-	problemsRead   = []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusNotFound, http.StatusUnprocessableEntity, http.StatusInternalServerError, http.StatusServiceUnavailable}
+	problemsRead   = []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusForbidden, http.StatusNotFound, http.StatusUnprocessableEntity, http.StatusInternalServerError, http.StatusServiceUnavailable}
 	problemsAsk    = []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusForbidden, http.StatusNotFound, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusUnprocessableEntity, http.StatusInternalServerError, http.StatusServiceUnavailable}
 	problemsChange = []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusForbidden, http.StatusNotFound, http.StatusPreconditionFailed, http.StatusRequestTimeout, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusUnprocessableEntity, http.StatusPreconditionRequired, http.StatusInternalServerError, http.StatusServiceUnavailable, http.StatusInsufficientStorage}
 )
@@ -126,6 +90,7 @@ func describe(api *huma.OpenAPI) error {
 		Description: "What is wrong, in which field, and the mend (RFC 9457)",
 		Content:     map[string]*huma.MediaType{"application/problem+json": {Schema: api.Components.Schemas.Schema(reflect.TypeFor[Problem](), true, "Problem")}},
 	}}
+	describeFiles(api)
 	for _, item := range api.Paths {
 		for _, op := range []*huma.Operation{item.Get, item.Put, item.Post, item.Delete} {
 			if op == nil {
@@ -143,6 +108,8 @@ func describe(api *huma.OpenAPI) error {
 				if p.Description == "" {
 					p.Description = parameters[p.Name]
 				}
+				// Without it the answer is 428: a client made from this asks for it.
+				p.Required = p.Required || p.Name == "If-Match" && p.In == "header"
 			}
 			ex := all[op.OperationID]
 			if op.RequestBody != nil && ex.Request != nil {
@@ -162,6 +129,39 @@ func describe(api *huma.OpenAPI) error {
 		}
 	}
 	return nil
+}
+
+// describeFiles describes what is answered as a file or a page and not as JSON.
+func describeFiles(api *huma.OpenAPI) {
+	text := &huma.Schema{Type: huma.TypeString}
+	binary := &huma.Schema{Type: huma.TypeString, Format: "binary"}
+	param := func(name, words string) []*huma.Param {
+		return []*huma.Param{{Name: name, In: "path", Required: true, Description: words, Schema: text}}
+	}
+	ok := func(words string, kinds ...string) map[string]*huma.Response {
+		r := &huma.Response{Description: words, Content: map[string]*huma.MediaType{}}
+		for _, k := range kinds {
+			schema := text
+			if k == "application/zip" {
+				schema = binary
+			}
+			r.Content[k] = &huma.MediaType{Schema: schema}
+		}
+		return map[string]*huma.Response{"200": r}
+	}
+	open := []map[string][]string{{}}
+	page := param("token", parameters["token"])
+	api.Paths["/files/{id}"] = &huma.PathItem{Get: &huma.Operation{OperationID: "job-file", Summary: "The file a long work wrote, for whoever began it", Tags: []string{"season"}, Parameters: param("id", "id of the job"), Responses: ok("the file", "text/csv", "application/zip"), Errors: []int{http.StatusUnauthorized, http.StatusNotFound}, Security: []map[string][]string{{schemeSession: {}}}}}
+	api.Paths["/p/{token}"] = &huma.PathItem{
+		Get: &huma.Operation{OperationID: "grower-page-html", Summary: "A grower's page", Tags: []string{"grower"}, Parameters: page, Responses: ok("the page", "text/html"), Errors: []int{http.StatusNotFound, http.StatusServiceUnavailable}, Security: open},
+		Post: &huma.Operation{OperationID: "grower-tells", Summary: "What a grower tells on their page: ticks, a word, counts, a note, a picture", Tags: []string{"grower"}, Parameters: page, DefaultStatus: http.StatusSeeOther,
+			RequestBody: &huma.RequestBody{Required: true, Content: map[string]*huma.MediaType{"multipart/form-data": {Schema: &huma.Schema{Type: huma.TypeObject, Properties: map[string]*huma.Schema{
+				"done": {Type: huma.TypeArray, Items: text, Description: "days ticked off, YYYY-MM-DD"}, "word": {Type: huma.TypeString, Enum: []any{"gone", "better", "same", "worse"}}, "counts": {Type: huma.TypeString, Description: "on each leaf, with blanks between"}, "note": {Type: huma.TypeString}, "photo": binary, "nomessages": {Type: huma.TypeString, Description: "anything: they want no messages from now on"},
+			}}}}},
+			Responses: map[string]*huma.Response{"303": {Description: "taken: see the page again"}}, Errors: []int{http.StatusForbidden, http.StatusNotFound, http.StatusUnprocessableEntity, http.StatusTooManyRequests, http.StatusServiceUnavailable}, Security: open},
+	}
+	api.Paths["/p/{token}/days.ics"] = &huma.PathItem{Get: &huma.Operation{OperationID: "grower-days", Summary: "The days of a grower's page as an iCalendar", Tags: []string{"grower"}, Parameters: page, Responses: ok("the days", "text/calendar"), Errors: []int{http.StatusNotFound, http.StatusServiceUnavailable}, Security: open}}
+	api.Paths["/c/{file}"] = &huma.PathItem{Get: &huma.Operation{OperationID: "calendar-feed", Summary: "The days of the desk, or of all of one grower's plants, at a private address", Tags: []string{"grower"}, Parameters: param("file", "the long random text of the address, with .ics"), Responses: ok("the days", "text/calendar"), Errors: []int{http.StatusNotFound, http.StatusServiceUnavailable}, Security: open}}
 }
 
 // parameters that need no more words than these where they stand.

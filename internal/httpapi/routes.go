@@ -311,7 +311,7 @@ func (s *Server) houseRoutes() {
 	huma.Register(s.reading(), huma.Operation{OperationID: "identity", Method: http.MethodGet, Path: "/identity", Summary: "Who and where the desk is", Tags: []string{"house"}},
 		func(ctx context.Context, _ *none) (*out[house.Identity], error) {
 			id, v, err := s.desk.House.Identity(ctx)
-			return versioned(id, v), answer(s.log, err)
+			return versioned(shown(who(ctx), id), v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-identity", Method: http.MethodPut, Path: "/identity", Summary: "Change who and where the desk is (coordinator)", Tags: []string{"house"}},
 		func(ctx context.Context, in *struct {

@@ -85,6 +85,10 @@ func New(d *desk.Service, p *people.Service, opts Options) *Server {
 	s.App.Post("/p/:token", s.growerTells)
 	s.App.Get("/p/:token/days.ics", s.growerDays)
 	s.App.Get("/c/:file", s.calendarFeed)
+	// Calendar programs ask whether there is anything before they fetch it.
+	s.App.Head("/p/:token", s.growerPage)
+	s.App.Head("/p/:token/days.ics", s.growerDays)
+	s.App.Head("/c/:file", s.calendarFeed)
 	s.App.Get("/drawings/:cause", s.drawing)
 	s.App.Get("/files/:id", s.jobFile)
 	s.API = humafiber.New(s.App, apiConfig())

@@ -150,7 +150,7 @@ func (s *Server) cookie(c caller, token string, until time.Time) string {
 const smallBody = 8 << 10
 
 func (s *Server) sessionRoutes() {
-	huma.Register(s.public(), huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/session", Summary: "Sign in", Tags: []string{"session"}, MaxBodyBytes: smallBody, Errors: []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusTooManyRequests}},
+	huma.Register(s.public(), huma.Operation{OperationID: "sign-in", Method: http.MethodPost, Path: "/session", Summary: "Sign in", Tags: []string{"session"}, MaxBodyBytes: smallBody, Errors: []int{http.StatusBadRequest, http.StatusUnauthorized, http.StatusForbidden, http.StatusRequestEntityTooLarge, http.StatusUnsupportedMediaType, http.StatusTooManyRequests}},
 		func(ctx context.Context, in *signInIn) (*sessionOut, error) {
 			c := callerOf(ctx)
 			x, err := s.people.SignIn(ctx, in.Body.Login, in.Body.Password, c.address)
@@ -196,9 +196,13 @@ func (s *Server) sessionRoutes() {
 
 func (s *Server) session(ctx context.Context, p desk.Person, csrf string) (sessionBody, error) {
 	m, err := s.desk.House.Moment(ctx)
-	id := m.Identity
-	if !p.May(people.SetHouse) { // where devices stand in the house's network is for who names them
+	return sessionBody{p, p.Deeds(), csrf, shown(p, m.Identity), m.Today.String()}, err
+}
+
+// shown hides where devices stand in the house's network from everybody who may not name them.
+func shown(p desk.Person, id house.Identity) house.Identity {
+	if !p.May(people.SetHouse) {
 		id.Gateway, id.ScopeCamera, id.WeatherStation = "", "", ""
 	}
-	return sessionBody{p, p.Deeds(), csrf, id, m.Today.String()}, err
+	return id
 }

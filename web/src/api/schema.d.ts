@@ -2456,6 +2456,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/c/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The days of the desk, or of all of one grower's plants, at a private address
+         * @description The days of the desk, or of all of one grower's plants, at a private address. Needs no session.
+         */
+        get: operations["calendar-feed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The file a long work wrote, for whoever began it
+         * @description The file a long work wrote, for whoever began it. Needs a session.
+         */
+        get: operations["job-file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/p/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * A grower's page
+         * @description A grower's page. Needs no session.
+         */
+        get: operations["grower-page-html"];
+        put?: never;
+        /**
+         * What a grower tells on their page: ticks, a word, counts, a note, a picture
+         * @description What a grower tells on their page: ticks, a word, counts, a note, a picture. Needs no session.
+         */
+        post: operations["grower-tells"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/p/{token}/days.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * The days of a grower's page as an iCalendar
+         * @description The days of a grower's page as an iCalendar. Needs no session.
+         */
+        get: operations["grower-days"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -7050,7 +7134,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/jTlZ7gj-D9tQz_YJZ38kd3Kz4k13WxKF.ics",
+                     *         "path": "/c/2zGT9n52g0IB0gZB0P4QitK78USQZQaY.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7090,7 +7174,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/jTlZ7gj-D9tQz_YJZ38kd3Kz4k13WxKF.ics",
+                     *       "path": "/c/2zGT9n52g0IB0gZB0P4QitK78USQZQaY.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7186,7 +7270,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAyRjBFVDZITThTUERGUlFY"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBOWVNLMTNDWkZBVDVEQ1FD"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7249,7 +7333,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7399,7 +7483,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7510,9 +7594,9 @@ export interface operations {
     "set-act": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -7569,7 +7653,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7832,9 +7916,9 @@ export interface operations {
     close: {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -7918,7 +8002,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8175,9 +8259,9 @@ export interface operations {
     "set-days": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -8248,7 +8332,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8502,9 +8586,9 @@ export interface operations {
     "set-dose": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -8564,7 +8648,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8701,9 +8785,9 @@ export interface operations {
     "follow-up": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -8831,7 +8915,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9187,9 +9271,9 @@ export interface operations {
     "hand-over": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -9269,7 +9353,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9625,9 +9709,9 @@ export interface operations {
     "set-intake": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -9674,7 +9758,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9792,9 +9876,9 @@ export interface operations {
     "give-case": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -9806,7 +9890,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40N785EW7HHMY24XEN"
+                 *       "to": "01KX8M6T40J5PPHJD4KDR9QYYX"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9842,7 +9926,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0WFG5RSXGEM8GCZAM",
+                     *         "person": "g-01KX8KD5T086864RBR6FFEK2GW",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -10010,9 +10094,9 @@ export interface operations {
     "set-look": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -10056,7 +10140,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10351,9 +10435,9 @@ export interface operations {
     "set-mix": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -10405,7 +10489,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10659,9 +10743,9 @@ export interface operations {
     "take-next": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -10729,7 +10813,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0N4T907634MN618EN",
+                     *         "person": "g-01KX3X4TM05VHW1DNW35DMPHYY",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -10945,9 +11029,9 @@ export interface operations {
     "end-page": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -11055,7 +11139,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11415,9 +11499,9 @@ export interface operations {
                 /** @description the file's own name, as a label */
                 name?: string;
             };
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -11453,7 +11537,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11646,9 +11730,9 @@ export interface operations {
     "drop-photo": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -11682,7 +11766,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11833,9 +11917,9 @@ export interface operations {
     "mark-photo": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -11918,7 +12002,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12321,9 +12405,9 @@ export interface operations {
     "set-remedy": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -12375,7 +12459,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12543,9 +12627,9 @@ export interface operations {
     reopen: {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -12616,7 +12700,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12873,9 +12957,9 @@ export interface operations {
     review: {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -12916,7 +13000,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13075,9 +13159,9 @@ export interface operations {
     "next-round": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -13152,7 +13236,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13451,9 +13535,9 @@ export interface operations {
     "set-school": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -13503,7 +13587,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13893,9 +13977,9 @@ export interface operations {
     undo: {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -13932,7 +14016,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14050,9 +14134,9 @@ export interface operations {
     "set-verdict": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path: {
                 /** @description its id, as it was answered */
@@ -14094,7 +14178,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40AH3ACPYK8XMVGGYD",
+                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14845,15 +14929,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry-laurel",
+                     *       "host": "leek",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 12,
-                     *       "place": "balcony",
-                     *       "plant": "Cherry laurel",
+                     *       "month": 7,
+                     *       "place": "greenhouse",
+                     *       "plant": "Leek",
                      *       "sprayer": "5 L",
-                     *       "story": "Yellow spreads round spots."
+                     *       "story": "White mould with black pin-heads. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14890,7 +14974,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry-laurel",
+                     *       "host": "leek",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14899,11 +14983,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 12,
-                     *       "place": "balcony",
-                     *       "plant": "Cherry laurel",
+                     *       "month": 7,
+                     *       "place": "greenhouse",
+                     *       "plant": "Leek",
                      *       "sprayer": "5 L",
-                     *       "story": "Yellow spreads round spots."
+                     *       "story": "White mould with black pin-heads. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14946,7 +15030,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry-laurel",
+                     *       "host": "leek",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14955,11 +15039,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 12,
-                     *       "place": "balcony",
-                     *       "plant": "Cherry laurel",
+                     *       "month": 7,
+                     *       "place": "greenhouse",
+                     *       "plant": "Leek",
                      *       "sprayer": "5 L",
-                     *       "story": "Yellow spreads round spots."
+                     *       "story": "White mould with black pin-heads. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15009,45 +15093,45 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.2923511150021616,
+                     *           "bits": 2.3222469578879474,
                      *           "finding": "main-sign",
-                     *           "leads": "Bacterial canker",
+                     *           "leads": "Onion white rot",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "wilting"
+                     *               "state": "film"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.12596684600117572,
+                     *           "p": 0.16711760316904284,
                      *           "saw": [
-                     *             "wilting, dying or rotting"
+                     *             "powder, mould or a coating"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 0.8,
+                     *       "expertMinutes": 3.2,
                      *       "faults": [],
-                     *       "firstUseful": 0,
+                     *       "firstUseful": 1,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was bacterial canker"
+                     *           "why": "it was onion white rot"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "canker",
+                     *       "split": "root-mould",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.2923511150021616,
-                     *           "bits": 0.027239137506549604,
+                     *           "betterBits": 2.3222469578879474,
+                     *           "bits": 0.06576569806368027,
                      *           "finding": "flecks",
-                     *           "leads": "Green peach aphid",
+                     *           "leads": "Leek moth",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -15056,16 +15140,15 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "needless": true,
-                     *           "p": 0.026205328409536252,
+                     *           "p": 0.034974672334218436,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Sunken or oozing bark split it: clear gum.",
-                     *       "truth": "Bacterial canker",
-                     *       "truthId": "bacterial-canker"
+                     *       "tilt": "White mould under a bulb, with pin-heads split it: yes.",
+                     *       "truth": "Onion white rot",
+                     *       "truthId": "onion-white-rot"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15085,9 +15168,9 @@ export interface operations {
     "set-course": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -15200,7 +15283,7 @@ export interface operations {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "n": 2,
                      *         "name": "Odile",
-                     *         "right": 0,
+                     *         "right": 1,
                      *         "role": "coordinator",
                      *         "says": [
                      *           "After 8 answers more, this says how far the certainty can be trusted."
@@ -15387,8 +15470,8 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "bean-aphid",
-                     *           "text": "Black bean aphid"
+                     *           "id": "horse-chestnut-scale",
+                     *           "text": "Horse-chestnut scale"
                      *         }
                      *       ],
                      *       "plate": "horse-chestnut-scale"
@@ -15422,7 +15505,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "bean-aphid",
+                 *       "choice": "horse-chestnut-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15438,9 +15521,9 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "againDays": 0.5,
+                     *       "againDays": 2,
                      *       "option": "horse-chestnut-scale",
-                     *       "right": false,
+                     *       "right": true,
                      *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
                      *     }
                      */
@@ -15638,7 +15721,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80ANF15VKMKT26PFSV",
+                     *         "id": "g-01KJQV9Z80MJCY93TZ9Q87283Z",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15689,7 +15772,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA809Z8WABA9F5YZQXWK",
+                     *               "person": "g-01KKSAFA80X1TJ52YZW7GDC50M",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15822,7 +15905,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA809Z8WABA9F5YZQXWK"
+                 *       "person": "g-01KKSAFA80X1TJ52YZW7GDC50M"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15897,8 +15980,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM00M3V3TEQKN1KY0Y7",
-                 *       "into": "g-01KX8BM52056A4EP3ZKFPGK5CG"
+                 *       "from": "g-01KS358WM0WHJEZES5FPGD8F3H",
+                 *       "into": "g-01KX8BM520QGF3WJYWV6WWNWGF"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -15942,10 +16025,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520JMHKR3P6A65JB7D2"
+                 *         "01KX8BM520DXJZNC0AX0EZ1HT6"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM52056A4EP3ZKFPGK5CG"
+                 *       "person": "g-01KX8BM520QGF3WJYWV6WWNWGF"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -15962,7 +16045,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40WKTSBTDBFQDNHJ94",
+                     *       "id": "g-01KX8M6T4022TN50WE1CKW0RA1",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -15993,11 +16076,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40DKPPR4MKXZHZ0K1J",
+                 *           "id": "01KX8M6T40M9Y4YDNFCPYBRYBD",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T401HXR1MTG9V9G5AQA",
+                 *           "id": "01KX8M6T4057Y9NS9KFCTH0ZXA",
                  *           "version": 2
                  *         }
                  *       ]
@@ -16035,7 +16118,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0WFG5RSXGEM8GCZAM",
+                     *         "person": "g-01KX8KD5T086864RBR6FFEK2GW",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16259,9 +16342,9 @@ export interface operations {
     "set-house": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -16360,9 +16443,9 @@ export interface operations {
     "set-identity": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -16938,11 +17021,11 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "9f6878f347"
+                     *         "version": "637ca6ab55"
                      *       },
-                     *       "bytes": 2931704,
+                     *       "bytes": 2906984,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
+                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
@@ -16971,9 +17054,9 @@ export interface operations {
     "set-keeping": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -17006,11 +17089,11 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "9f6878f347"
+                     *         "version": "637ca6ab55"
                      *       },
-                     *       "bytes": 2944064,
+                     *       "bytes": 2919344,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
+                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17111,11 +17194,11 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "9f6878f347"
+                     *         "version": "637ca6ab55"
                      *       },
-                     *       "bytes": 3199504,
+                     *       "bytes": 3174784,
                      *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1672003194/001/backups",
+                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17512,7 +17595,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/gB6AldE-L9C3A3TeZWOOw6QqVZogwoRS",
+                     *       "path": "/join/oBRxsM7dP5HE_YzUKU451fwfoJSLfElD",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17645,7 +17728,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/oC0Qrl1AS3qofxowFtBdmS9UQ4ZcBhSb",
+                     *       "path": "/join/seyZfunoSMUMgOyUh8bZxKw0xYGgUq_K",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17691,7 +17774,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "110e818be01461d5",
+                     *         "id": "154a91cd20868477",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -17989,9 +18072,9 @@ export interface operations {
     calibrate: {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -19469,9 +19552,9 @@ export interface operations {
     "set-templates": {
         parameters: {
             query?: never;
-            header?: {
+            header: {
                 /** @description the version you read, from its ETag */
-                "If-Match"?: string;
+                "If-Match": string;
             };
             path?: never;
             cookie?: never;
@@ -20119,7 +20202,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40N785EW7HHMY24XEN",
+                 *       "account": "01KX8M6T40J5PPHJD4KDR9QYYX",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20204,7 +20287,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40N785EW7HHMY24XEN",
+                 *       "account": "01KX8M6T40J5PPHJD4KDR9QYYX",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20288,8 +20371,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40N785EW7HHMY24XEN",
-                 *       "to": "01KX8M6T40N785EW7HHM89MX78"
+                 *       "from": "01KX8M6T40J5PPHJD4KDR9QYYX",
+                 *       "to": "01KX8M6T40J5PPHJD4KC6B914H"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];
@@ -20318,6 +20401,149 @@ export interface operations {
             415: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "calendar-feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the address, with .ics */
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the days */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            404: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "job-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description id of the job */
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the file */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/zip": string;
+                    "text/csv": string;
+                };
+            };
+            401: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+        };
+    };
+    "grower-page-html": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the page */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/html": string;
+                };
+            };
+            404: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "grower-tells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "multipart/form-data": {
+                    /** @description on each leaf, with blanks between */
+                    counts?: string;
+                    /** @description days ticked off, YYYY-MM-DD */
+                    done?: string[];
+                    /** @description anything: they want no messages from now on */
+                    nomessages?: string;
+                    note?: string;
+                    /** Format: binary */
+                    photo?: string;
+                    /** @enum {string} */
+                    word?: "gone" | "better" | "same" | "worse";
+                };
+            };
+        };
+        responses: {
+            /** @description taken: see the page again */
+            303: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+        };
+    };
+    "grower-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                /** @description the long random text of the page's address */
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description the days */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+            404: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
         };
     };

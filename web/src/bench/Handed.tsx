@@ -4,7 +4,7 @@ import { useCaseCalls, type useChange } from '../api/change';
 import { api, type Problem, type S, take, type View } from '../api/client';
 import { Messages } from '../parts/Messages';
 import { Trouble, weekday } from '../ui/bits';
-import { Code } from '../ui/Code';
+import { Code, NoCode, useDeskAddress } from '../ui/Code';
 import { useToast } from '../ui/toast';
 
 /** What the grower holds now, and the ways it reaches them. */
@@ -21,6 +21,8 @@ export function Handed({
 }) {
   const { post } = useCaseCalls(view.id);
   const say = useToast();
+  const { base, reaches } = useDeskAddress();
+  const page = `${base}/p/${handover.token}`;
   return (
     <div className="sheet pad stack">
       <h2>Handed over</h2>
@@ -31,7 +33,7 @@ export function Handed({
         <small>The grower's own page, without an account:</small>
         <br />
         <a href={`/p/${handover.token}`} data-grower-page style={{ overflowWrap: 'anywhere' }}>
-          {`${window.location.host}/p/${handover.token}`}
+          {page.replace(/^https?:\/\//, '')}
         </a>
       </p>
       {view.page && !view.page.ended ? (
@@ -51,13 +53,13 @@ export function Handed({
       )}
       <Messages view={view} kind="page" />
       {view.intake.person && <GrowersCalendar person={view.intake.person} grower={view.intake.grower} />}
-      <Code of={`${window.location.origin}/p/${handover.token}`} />
+      {reaches ? <Code of={page} /> : <NoCode />}
       <div className="wrap">
         <Button
           variant="outlined"
           onClick={() =>
             void navigator.clipboard
-              ?.writeText(`${window.location.origin}/p/${handover.token}`)
+              ?.writeText(page)
               .then(() => say({ text: 'The address is copied: paste it into a message.' }))
           }
           data-do="copy-page"

@@ -18,10 +18,12 @@ const fields: [keyof Identity, string, string][] = [
   ['lab', 'Where undetermined samples go, and how packed', ''],
   ['zone', 'Time zone', 'Europe/London'],
   ['public', 'Address growers reach this program at', 'https://desk.example'],
-  ['gateway', 'Message gateway or mail server', 'empty for the simulated one'],
-  ['scopeCamera', 'Microscope camera’s bridge', 'empty for the simulated one'],
-  ['weatherStation', 'Weather station’s address', 'empty for the simulated one'],
+  ['gateway', 'Message gateway or mail server', 'empty: none, or the simulated one of the demo desk'],
+  ['scopeCamera', 'Microscope camera’s bridge', 'empty: none, or the simulated one of the demo desk'],
+  ['weatherStation', 'Weather station’s address', 'empty: none, or the simulated one of the demo desk'],
 ];
+/** Where devices stand in the house's network: only whoever names them is told. */
+const devices: (keyof Identity)[] = ['gateway', 'scopeCamera', 'weatherStation'];
 const spoons = [
   ['metric', '5 and 15 mL'],
   ['au', '5 and 20 mL'],
@@ -55,20 +57,25 @@ export function ThisDesk({ boss }: { boss: boolean }) {
   return (
     <section className="sheet pad stack" data-this-desk>
       <h2>This desk, as growers read it</h2>
-      {fields.map(([k, label, hint]) => (
-        <TextField
-          key={k}
-          label={label}
-          name={`desk-${k}`}
-          placeholder={hint}
-          value={now[k] ?? ''}
-          disabled={!boss}
-          multiline={k === 'authority' || k === 'lab' || k === 'reach'}
-          error={!!save.error?.field(k)}
-          helperText={save.error?.field(k)}
-          onChange={(e) => setDraft((d) => ({ ...d, [k]: e.target.value }))}
-        />
-      ))}
+      {fields
+        .filter(([k]) => boss || !devices.includes(k))
+        .map(([k, label, hint]) => (
+          <TextField
+            key={k}
+            id={`desk-${k}`}
+            // Linked to from where its want is felt.
+            autoFocus={window.location.hash === `#desk-${k}`}
+            label={label}
+            name={`desk-${k}`}
+            placeholder={hint}
+            value={now[k] ?? ''}
+            disabled={!boss}
+            multiline={k === 'authority' || k === 'lab' || k === 'reach'}
+            error={!!save.error?.field(k)}
+            helperText={save.error?.field(k)}
+            onChange={(e) => setDraft((d) => ({ ...d, [k]: e.target.value }))}
+          />
+        ))}
       <TextField
         type="number"
         label="How wide a square of the district is, km"

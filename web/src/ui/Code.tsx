@@ -1,4 +1,6 @@
 import { useEffect, useState } from 'react';
+import { Link } from 'react-router';
+import { useSession } from '../api/hooks';
 
 /** The dark squares of a code that leads to an address, row by row. */
 export async function codeOf(address: string) {
@@ -29,5 +31,25 @@ export function Code({ of, size = 140 }: { of: string; size?: number }) {
       <rect width={n} height={n} fill="#fff" />
       <path d={d} fill="#000" shapeRendering="crispEdges" />
     </svg>
+  );
+}
+
+/** Where a telephone reaches this desk: the address its House rules name, else the one this page came from. */
+export function useDeskAddress() {
+  const named = useSession().data?.desk.public;
+  const base = (named || window.location.origin).replace(/\/$/, '');
+  // What only this machine itself can open is no use on paper.
+  const only = /^https?:\/\/(localhost|127\.|\[::1\]|0\.0\.0\.0)/.test(base);
+  return { base, reaches: !only };
+}
+
+/** Said in the place of a code that no telephone could open. */
+export function NoCode() {
+  return (
+    <div className="notice noprint" data-no-code>
+      <b>No code yet.</b> This page was opened at {window.location.host}, which only this machine reaches: no telephone
+      could open the code. A coordinator writes the desk's address as others reach it into{' '}
+      <Link to="/house#desk-public">House rules</Link>.
+    </div>
   );
 }

@@ -1,0 +1,11 @@
+package desk
+
+import (
+	"context"
+	"os"
+)
+
+// BeginWork begins a long work of a test's own.
+func (s *Service) BeginWork(who Person, f func() error) (Job, error) {
+	return s.begin(who, "export", "of a test", func(context.Context, func(int, int), *os.File) (string, *Imported, error) { return "", nil, f() })
+}
