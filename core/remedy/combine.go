@@ -16,14 +16,19 @@ import (
 // situation.
 func Choose(b *knowledge.Base, c *knowledge.Cause, a Advice, s Situation, ids []string) (combine, apart []string) {
 	combine, apart = []string{}, []string{}
-	for _, id := range ids {
-		o := a.find(id)
-		if o == nil || o.Open {
+	for _, o := range a.Offers {
+		if o.Open || !slices.Contains(ids, o.Remedy) {
 			continue
 		}
 		why := "it is not for this."
-		if len(o.Reasons) > 0 {
-			why = o.Reasons[0].Text
+		against := []string{} // all that forbids it: the cat as well as that it would not help
+		for _, r := range o.Reasons {
+			if r.Status == o.Status {
+				against = append(against, r.Text)
+			}
+		}
+		if len(against) > 0 {
+			why = strings.Join(against, " ")
 		}
 		until := ""
 		if o.Status == NotNow && o.Until != "" {
