@@ -275,7 +275,11 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 			c.see(`[data-answer=days] .day`)
 			c.click(`[data-do=keep-days]`)
 		}
-		c.click(`[data-do=hand-over]`)
+		// What a trainee prepared is handed over by an advisor, who sees it before it leaves.
+		c.see(`[data-release]`)
+		a.open(at)
+		a.step("handover")
+		a.click(`[data-do=hand-over]`)
 		c.see(`[data-grower-page]`)
 		c.oneSheet()
 		t.Logf("%d actions and %d of the advisor", c.acts, a.acts)

@@ -85,22 +85,35 @@ func TestRoundsByKeys(t *testing.T) {
 func TestTheCodeOnABagLeadsToItsCase(t *testing.T) {
 	t.Parallel()
 	d := start(t)
+	// This machine alone can open the address the page came from: no telephone could follow a
+	// code with it, so none is printed, and it is said where the address is given.
+	first := browse(t, "http://"+d.addr, 1280, 900)
+	first.signIn("odile")
+	first.click(`[data-do=bag-tags]`)
+	first.see(`[data-no-code]`)
+	first.until("no code", `!document.querySelector('.bagtag svg[role=img]')`)
+	first.click(`[data-no-code] a`)
+	first.until("the field it is given in", `document.activeElement?.name === 'desk-public'`)
+	first.fill(`[name=desk-public]`, "https://desk.example")
+	first.click(`[data-do=keep-desk]`)
+	first.read("Kept. It stands on every page")
+
 	p := browse(t, "http://"+d.addr, 1280, 900)
 	p.signIn("ansel")
 	p.click(`[data-do=bag-tags]`)
-	p.until("the tags to be drawn", `document.querySelectorAll('.bagtag svg path[d^=M]').length >= 5`)
+	p.until("the tags to be drawn", `document.querySelectorAll('.bagtag svg[role=img] path[d^=M]').length >= 5`)
 	var ids []string
 	p.eval(`[...document.querySelectorAll('.bagtag')].map(t => t.dataset.bagtag)`, &ids)
 	for _, id := range ids[:3] {
 		var shot []byte
-		p.do(chromedp.Screenshot(`[data-bagtag="`+id+`"] svg`, &shot, chromedp.ByQuery))
+		p.do(chromedp.Screenshot(`[data-bagtag="`+id+`"] svg[role=img]`, &shot, chromedp.ByQuery))
 		pic, err := png.Decode(bytes.NewReader(shot))
 		require.NoError(t, err)
 		bits, err := gozxing.NewBinaryBitmapFromImage(pic)
 		require.NoError(t, err)
 		code, err := qrcode.NewQRCodeReader().Decode(bits, nil)
 		require.NoError(t, err)
-		assert.Equal(t, "http://"+d.addr+"/bench/"+id, code.GetText())
+		assert.Equal(t, "https://desk.example/bench/"+id, code.GetText())
 	}
 	assert.Equal(t, 1, p.sheets(8.27, 11.69), "one sheet of A4")
 }

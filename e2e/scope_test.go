@@ -286,7 +286,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.click(`[data-chip=line]`)
 	at(10, 20)
 	at(40, 20)
-	p.until("the length", `/^\\d/.test(document.querySelector('[data-found]:not([aria-busy])')?.dataset.found ?? '')`)
+	p.until("the length", `/^\d/.test(document.querySelector('[data-found]:not([aria-busy])')?.dataset.found ?? '')`)
 	var found string
 	p.eval(`document.querySelector('[data-found]').dataset.found`, &found)
 	mm, err := strconv.ParseFloat(found, 64)

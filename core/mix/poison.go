@@ -16,7 +16,7 @@ var household = map[string]*regexp.Regexp{
 	"acid":     regexp.MustCompile(`(?i)\b(acid|vinegar|acetic|citric|lemon juice|descaler|limescale remover|toilet cleaner|rust remover|muriatic|hydrochloric|phosphoric|sul(ph|f)uric)\b`),
 	"peroxide": regexp.MustCompile(`(?i)\b((hydrogen )?peroxide|oxygen bleach|percarbonate)\b`),
 	"alcohol":  regexp.MustCompile(`(?i)\b(alcohol|ethanol|isopropanol|isopropyl|meths|methylated|rubbing|spirits?|acetone)\b`),
-	"sulfide":  regexp.MustCompile(`(?i)\b(lime[- ]?sul(ph|f)ur|calcium polysul(ph|f)ide)\b`),
+	"polysulfur":  regexp.MustCompile(`(?i)\b(lime[- ]?sul(ph|f)ur|calcium polysul(ph|f)ide)\b`),
 }
 
 // together are the pairs that make poison or burst.
@@ -27,7 +27,7 @@ var together = []struct{ a, b, makes string }{
 	{"bleach", "peroxide", "gives off oxygen at once and can burst the vessel"},
 	{"peroxide", "acid", "makes peracetic acid, which burns eyes, skin and lungs"},
 	{"peroxide", "alcohol", "can catch fire or burst"},
-	{"sulfide", "acid", "makes hydrogen sulfide gas, which can kill"},
+	{"polysulfur", "acid", "makes hydrogen sulphide gas, which can kill"},
 }
 
 // kinds of a name, in no order. Oxygen bleach is no chlorine.

@@ -27,7 +27,13 @@ func say(gate string, st Status, format string, a ...any) []Reason {
 }
 
 func regulated(g *gateInput) []Reason {
-	if g.c.Regulated == "" || g.r.ID == knowledge.Report || slices.Contains(knowledge.BesideReport, g.r.ID) && g.listed() {
+	if g.c.Regulated == "" || g.r.ID == knowledge.Report {
+		return nil
+	}
+	if slices.Contains(knowledge.BesideReport, g.r.ID) && g.listed() {
+		if g.r.ID == knowledge.LabSend {
+			return say("regulated", Care, "%s may be regulated: ask the authority before any of it leaves the garden.", g.c.Name)
+		}
 		return nil
 	}
 	return say("regulated", No, "%s may be regulated: it is for the authority, not for a treatment.", g.c.Name)

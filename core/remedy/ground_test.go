@@ -52,7 +52,7 @@ func TestWhatASpecialistWouldNotSign(t *testing.T) {
 		{"nor on elm", "borer", "prune-out", in("elm", "garden", "2026-06-01", "moderate"), remedy.NotNow, "prune-out"},
 		{"a dying ash may be looked at", "ash-dieback", "arborist", in("ash", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
 		{"and a blade cleaned", "wilt-of-trees", "disinfect", in("elm", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
-		{"and a sample sent", "ramorum", "lab-send", in("rhododendron", "garden", "2026-06-20", "heavy"), remedy.Go, ""},
+		{"and a sample sent", "ramorum", "lab-send", in("rhododendron", "garden", "2026-06-20", "heavy"), remedy.Care, ""},
 		{"a Japanese beetle is never left", "metallic-beetle", "leave", in("rose", "garden", "2026-07-10", "light"), remedy.No, "leave"},
 		{"a banana with wilt is not dug", "panama-wilt", "pull-bag", in("banana", "garden", "2026-07-10", "heavy"), remedy.No, "pull-bag"},
 		{"no palm is dug for a wilt", "palm-wilt", "pull-bag", in("garden-palm", "garden", "2026-07-10", "heavy"), remedy.No, "pull-bag"},

@@ -117,7 +117,8 @@ func Compare(r RatioRequest) (Ratio, error) {
 	rel := va/(a*a) + vb/(b*b)
 	if factors { // relative errors of lengths and factors add in quadrature
 		out.Ratio *= r.FactorA / r.FactorB
-		rel += math.Pow(r.FactorSDA/r.FactorA, 2) + math.Pow(r.FactorSDB/r.FactorB, 2)
+		fa, fb := r.FactorSDA/r.FactorA, r.FactorSDB/r.FactorB
+		rel += fa*fa + fb*fb
 	}
 	out.SD = out.Ratio * math.Sqrt(rel)
 	q, above := spreadOf(rel, va/(a*a), vb/(b*b), dfa, dfb)

@@ -2,6 +2,7 @@ package bounded_test
 
 import (
 	"encoding/csv"
+	"encoding/json"
 	"errors"
 	"fmt"
 	"io"
@@ -12,6 +13,7 @@ import (
 
 	"botanik/internal/bounded"
 
+	"github.com/goccy/go-yaml"
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
 )
@@ -193,4 +195,49 @@ func TestAKeyThatStandsTwiceIsFound(t *testing.T) {
 	} {
 		assert.Equal(t, want, bounded.Twice([]byte(text)), text)
 	}
+}
+
+// What is let through is decoded by the library without growing out of its bounds; what is
+// not is refused in words. Neither ends the program.
+func FuzzSheet(f *testing.F) {
+	for _, s := range []string{"- id: a\n  hosts: {bean: usual}\n", "- &a {b: c}\n- <<: *a\n", "[[[[", "a: |\n  b\n", "? [a]\n: {b: 'c'}\n", "%YAML 1.2\n---\n- !!binary aGk=\n", "- \"\\u0000\"\n"} {
+		f.Add([]byte(s))
+	}
+	f.Fuzz(func(t *testing.T, raw []byte) {
+		if len(raw) > 20_000 || bounded.YAML(raw) != nil {
+			return
+		}
+		var into any
+		grew := within(func() { _ = yaml.Unmarshal(raw, &into) })
+		if most := uint64(8<<20) + 4000*uint64(len(raw)); grew > most {
+			t.Fatalf("%d bytes grew to %d", len(raw), grew)
+		}
+	})
+}
+
+// A document written by the library has no key twice, and one with a key of it put in again
+// has.
+func FuzzKeysThatStandTwice(f *testing.F) {
+	f.Add(`{"a":{"b":[1,{"c":"}{"}]}}`)
+	f.Add(`[{"\\":""}]`)
+	f.Fuzz(func(t *testing.T, text string) {
+		_ = bounded.Twice([]byte(text))
+		var doc any
+		if json.Unmarshal([]byte(text), &doc) != nil {
+			return
+		}
+		clean, err := json.Marshal(doc)
+		require.NoError(t, err)
+		if got := bounded.Twice(clean); got != "" {
+			t.Fatalf("%s: %q", clean, got)
+		}
+		if o, ok := doc.(map[string]any); ok && len(o) > 0 {
+			for k := range o {
+				key, _ := json.Marshal(k)
+				if got := bounded.Twice([]byte(strings.TrimSuffix(string(clean), "}") + "," + string(key) + ":0}")); got != k {
+					t.Fatalf("%s with %q again: %q", clean, k, got)
+				}
+			}
+		}
+	})
 }

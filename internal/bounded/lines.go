@@ -27,7 +27,8 @@ func Lines(r io.Reader, most int, f func(line []byte, n int) error) error {
 			if errors.Is(err, bufio.ErrBufferFull) {
 				continue
 			}
-			if err != nil && !errors.Is(err, io.EOF) {
+			last := errors.Is(err, io.EOF)
+			if err != nil && !last {
 				return err
 			}
 			if line := bytes.TrimSpace(held); len(line) > 0 {
@@ -35,7 +36,7 @@ func Lines(r io.Reader, most int, f func(line []byte, n int) error) error {
 					return ferr
 				}
 			}
-			if err != nil {
+			if last {
 				return nil
 			}
 			break

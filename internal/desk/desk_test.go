@@ -22,14 +22,14 @@ import (
 // bench is a desk with a clock one can turn.
 type bench struct {
 	*desk.Service
-	t   *testing.T
+	t   testing.TB
 	now time.Time
 	who desk.Person
 	v   desk.View
 	dir string
 }
 
-func open(t *testing.T) *bench {
+func open(t testing.TB) *bench {
 	dir := t.TempDir()
 	st, err := store.Open(context.Background(), dir)
 	require.NoError(t, err)

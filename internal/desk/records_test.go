@@ -83,7 +83,7 @@ func rows(t *testing.T, raw []byte) [][]string {
 }
 
 // everything is a bundle's files by name, without what says when it was made.
-func everything(t *testing.T, raw []byte) map[string]string {
+func everything(t testing.TB, raw []byte) map[string]string {
 	t.Helper()
 	z, err := zip.NewReader(bytes.NewReader(raw), int64(len(raw)))
 	require.NoError(t, err)
@@ -102,7 +102,7 @@ func everything(t *testing.T, raw []byte) map[string]string {
 
 // lived is a desk where something happened: rounds, pictures, a person merged, a case undone
 // and closed with another cause.
-func lived(t *testing.T) *bench {
+func lived(t testing.TB) *bench {
 	ctx := context.Background()
 	b := open(t)
 	in := bean
@@ -505,6 +505,8 @@ func TestCasesAreFound(t *testing.T) {
 	second, err := b.Find(ctx, desk.FindInput{Sort: "-brought", Most: 2, Skip: 2})
 	require.NoError(t, err)
 	assert.Equal(t, []string{"26-0003", "26-0002", "26-0001"}, []string{first.Cases[0].Number, first.Cases[1].Number, second.Cases[0].Number})
+	_, err = b.Find(ctx, desk.FindInput{Sort: "-"})
+	require.ErrorContains(t, err, "sort")
 	for says, bad := range map[string]desk.FindInput{"sort": {Sort: "doc; drop"}, "from": {From: "monday"}, "cause": {Cause: "dragon"}, "photos": {Photos: "some"}, "host": {Host: "triffid"}} {
 		_, err := b.Find(ctx, bad)
 		require.ErrorContains(t, err, says)

@@ -201,6 +201,8 @@ func TestHoursBroughtIn(t *testing.T) {
 	in.Sure = true
 	_, err = b.KeepWeather(ctx, b.who, in)
 	require.NoError(t, err)
+	_, err = b.KeepWeather(ctx, b.who, in)
+	require.ErrorContains(t, err, "is kept already")
 }
 
 // Copper on an open case outdoors is reckoned with its rain and its fourteen days.

@@ -2,6 +2,7 @@ package desk
 
 import (
 	"context"
+	"fmt"
 	"time"
 
 	"botanik/core/fault"
@@ -66,6 +67,9 @@ type WeatherFile struct {
 	Hours int       `json:"hours"`
 }
 
+// mostWeatherFiles are kept at once: ten years of one a fortnight.
+const mostWeatherFiles = 260
+
 // KeepWeather takes the hours of a file into the desk: from then on they stand before the
 // station's and the simulated ones. Errors name doubts where something looks wrong and
 // nobody said it is right.
@@ -88,6 +92,18 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm, WindFrom: h.WindFrom})
 	}
 	f := store.WeatherFile{ID: newID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
+	kept, err := s.Store.WeatherFiles(ctx)
+	if err != nil {
+		return nil, err
+	}
+	if len(kept) >= mostWeatherFiles {
+		return nil, fault.New("name", fmt.Sprintf("%d files of hours are kept already", len(kept)), "take old ones out first")
+	}
+	for _, k := range kept {
+		if k.Name == f.Name && k.First == f.First && k.Last == f.Last && k.Hours == f.Hours {
+			return nil, fault.New("name", "this file is kept already, with as many hours of the same days", "take that one out first if this one is better")
+		}
+	}
 	if err := s.Store.AddWeather(ctx, f, hours); err != nil {
 		return nil, err
 	}

@@ -124,11 +124,12 @@ func TestWhoMayDoWhatCellByCell(t *testing.T) {
 				headers = []string{"If-Match", `"999"`}
 			}
 			got := cl.call(r.method, path, r.body, headers...)
-			if strings.Contains(r.who, who) {
+			switch {
+			case strings.Contains(r.who, who):
 				assert.NotEqual(t, http.StatusForbidden, got.Status, "%s: %s by %s: %s", r.deed, r.path, who, got.Raw)
-			} else if r.deed == people.ChangeHanded { // told with a way on
+			case r.deed == people.ChangeHanded: // told with a way on
 				assert.Contains(t, got.faults(), "ask an advisor", got.Raw)
-			} else if r.on != "stale" {
+			case r.on != "stale":
 				assert.Equal(t, http.StatusForbidden, got.Status, "%s: %s by %s: %s", r.deed, r.path, who, got.Raw)
 			}
 		}

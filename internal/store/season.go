@@ -110,7 +110,10 @@ type Found struct {
 var sorts = map[string]string{"": "created_at DESC, serial DESC", "number": "number", "brought": "created_at", "plant": "plant COLLATE NOCASE", "grower": "grower COLLATE NOCASE", "cause": "cause", "place": "place", "stage": "stage", "outcome": "outcome", "ask": "ask_on", "keeper": "keeper", "square": "square"}
 
 // MaySort says whether cases can be put in order by something.
-func MaySort(by string) bool { _, ok := sorts[strings.TrimPrefix(by, "-")]; return ok }
+func MaySort(by string) bool {
+	_, ok := sorts[strings.TrimPrefix(by, "-")]
+	return ok && by != "-"
+}
 
 // where puts a question into SQL.
 func (f Found) where() (string, []any) {

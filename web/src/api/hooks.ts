@@ -61,8 +61,11 @@ export const useCase = (id: string) =>
     queryKey: ['case', id],
     queryFn: () => take<View>(api.GET('/api/v1/cases/{id}', { params: { path: { id } } })),
     enabled: id !== '',
-    // Two people wait for each other while a verdict waits for its advisor.
-    refetchInterval: (q) => (q.state.data?.verdict?.needsReview ? 5_000 : false),
+    // Two people wait for each other while a verdict, or what a trainee prepared, waits for its advisor.
+    refetchInterval: (q) => {
+      const v = q.state.data;
+      return v?.verdict?.needsReview || (v?.release && !v.handover) ? 5_000 : false;
+    },
   });
 
 /** The names of the causes by id. */

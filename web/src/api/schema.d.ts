@@ -7109,6 +7109,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -7134,7 +7135,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/2zGT9n52g0IB0gZB0P4QitK78USQZQaY.ics",
+                     *         "path": "/c/7WOWz4BHEGTBzQhcZfB3oHihH-4mbVCb.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7145,6 +7146,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -7174,7 +7176,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/2zGT9n52g0IB0gZB0P4QitK78USQZQaY.ics",
+                     *       "path": "/c/7WOWz4BHEGTBzQhcZfB3oHihH-4mbVCb.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7270,7 +7272,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBOWVNLMTNDWkZBVDVEQ1FD"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBSUTFZWTI1U0RYRkhCWjdZ"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7278,6 +7280,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -7333,7 +7336,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7483,7 +7486,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7585,6 +7588,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -7653,7 +7657,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7907,6 +7911,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -8002,7 +8007,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8332,7 +8337,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8648,7 +8653,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8915,7 +8920,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9353,7 +9358,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9758,7 +9763,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9790,7 +9795,7 @@ export interface operations {
                      *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.06281184263857092,
+                     *             "lossDrop": 0.06281184263857076,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -9800,10 +9805,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7469855284534554
+                     *                 "topP": 0.7469855284534556
                      *               }
                      *             ],
-                     *             "score": 0.9178407554769191
+                     *             "score": 0.9178407554769188
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9890,7 +9895,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40J5PPHJD4KDR9QYYX"
+                 *       "to": "01KX8M6T40MHNYXSPPBQZ8Q0Q9"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9926,7 +9931,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T086864RBR6FFEK2GW",
+                     *         "person": "g-01KX8KD5T0K2CJFYEPSC84Y6T2",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -10140,7 +10145,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10325,6 +10330,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -10489,7 +10495,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10813,7 +10819,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM05VHW1DNW35DMPHYY",
+                     *         "person": "g-01KX3X4TM0ABM8B2896E60HDEH",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -11139,7 +11145,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11537,7 +11543,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11721,6 +11727,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -11766,7 +11773,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12002,7 +12009,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12459,7 +12466,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12700,7 +12707,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13000,7 +13007,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13236,7 +13243,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13526,6 +13533,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -13587,7 +13595,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13868,6 +13876,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -13908,6 +13917,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -13968,6 +13978,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -14016,7 +14027,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14178,7 +14189,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40ZZ2EN9SE7PAXKX2J",
+                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14711,6 +14722,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -14839,6 +14851,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -14906,6 +14919,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -14929,15 +14943,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "leek",
+                     *       "host": "lawn",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 7,
-                     *       "place": "greenhouse",
-                     *       "plant": "Leek",
-                     *       "sprayer": "5 L",
-                     *       "story": "White mould with black pin-heads. My neighbour has it too."
+                     *       "month": 5,
+                     *       "place": "balcony",
+                     *       "plant": "Lawn grass",
+                     *       "sprayer": "2 L",
+                     *       "story": "The caterpillar is bare."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14974,7 +14988,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "leek",
+                     *       "host": "lawn",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14983,11 +14997,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 7,
-                     *       "place": "greenhouse",
-                     *       "plant": "Leek",
-                     *       "sprayer": "5 L",
-                     *       "story": "White mould with black pin-heads. My neighbour has it too."
+                     *       "month": 5,
+                     *       "place": "balcony",
+                     *       "plant": "Lawn grass",
+                     *       "sprayer": "2 L",
+                     *       "story": "The caterpillar is bare."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14995,6 +15009,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15030,7 +15045,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "leek",
+                     *       "host": "lawn",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -15039,11 +15054,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 7,
-                     *       "place": "greenhouse",
-                     *       "plant": "Leek",
-                     *       "sprayer": "5 L",
-                     *       "story": "White mould with black pin-heads. My neighbour has it too."
+                     *       "month": 5,
+                     *       "place": "balcony",
+                     *       "plant": "Lawn grass",
+                     *       "sprayer": "2 L",
+                     *       "story": "The caterpillar is bare."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15093,9 +15108,9 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.3222469578879474,
+                     *           "bits": -0.0016585458077354258,
                      *           "finding": "main-sign",
-                     *           "leads": "Onion white rot",
+                     *           "leads": "Powdery mildew",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
@@ -15104,34 +15119,34 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.16711760316904284,
+                     *           "p": 0.07910205480210733,
                      *           "saw": [
                      *             "powder, mould or a coating"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 3.2,
+                     *       "expertMinutes": 2.6,
                      *       "faults": [],
-                     *       "firstUseful": 1,
+                     *       "firstUseful": 0,
                      *       "minutes": 0.2,
                      *       "parts": [
                      *         {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was onion white rot"
+                     *           "why": "it was moss in the lawn"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "root-mould",
+                     *       "split": "patch",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.3222469578879474,
-                     *           "bits": 0.06576569806368027,
+                     *           "betterBits": -0.0016585458077354258,
+                     *           "bits": 0.0406456315332141,
                      *           "finding": "flecks",
-                     *           "leads": "Leek moth",
+                     *           "leads": "Moss in the lawn",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -15140,15 +15155,16 @@ export interface operations {
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
-                     *           "p": 0.034974672334218436,
+                     *           "needless": true,
+                     *           "p": 0.08145590842694322,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "White mould under a bulb, with pin-heads split it: yes.",
-                     *       "truth": "Onion white rot",
-                     *       "truthId": "onion-white-rot"
+                     *       "tilt": "Patches in the lawn split it: thin with moss.",
+                     *       "truth": "Moss in the lawn",
+                     *       "truthId": "lawn-moss"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15283,7 +15299,7 @@ export interface operations {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "n": 2,
                      *         "name": "Odile",
-                     *         "right": 1,
+                     *         "right": 0,
                      *         "role": "coordinator",
                      *         "says": [
                      *           "After 8 answers more, this says how far the certainty can be trusted."
@@ -15296,6 +15312,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15332,6 +15349,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15470,11 +15488,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "horse-chestnut-scale",
-                     *           "text": "Horse-chestnut scale"
+                     *           "id": "capsid",
+                     *           "text": "Capsid bug"
                      *         }
                      *       ],
-                     *       "plate": "horse-chestnut-scale"
+                     *       "plate": "magnolia-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15505,7 +15523,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "horse-chestnut-scale",
+                 *       "choice": "capsid",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15521,10 +15539,10 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "againDays": 2,
-                     *       "option": "horse-chestnut-scale",
-                     *       "right": true,
-                     *       "why": "Flat brown caps on white wool dot the trunk and branches in early summer. They look alarming and harm a grown tree little. Scrub off what you can reach with a stiff brush."
+                     *       "againDays": 0.5,
+                     *       "option": "magnolia-scale",
+                     *       "right": false,
+                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15672,6 +15690,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15721,7 +15740,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80MJCY93TZ9Q87283Z",
+                     *         "id": "g-01KJQV9Z809YRRK9GCX526ZKC7",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15731,6 +15750,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15772,7 +15792,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80X1TJ52YZW7GDC50M",
+                     *               "person": "g-01KKSAFA80VXDXKF53Z8EYMHYW",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15885,6 +15905,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15905,7 +15926,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80X1TJ52YZW7GDC50M"
+                 *       "person": "g-01KKSAFA80VXDXKF53Z8EYMHYW"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -15963,6 +15984,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -15980,8 +16002,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0WHJEZES5FPGD8F3H",
-                 *       "into": "g-01KX8BM520QGF3WJYWV6WWNWGF"
+                 *       "from": "g-01KS358WM0ZRRFDQ6H44E9QPR4",
+                 *       "into": "g-01KX8BM520N55QPZSJAYPEZEXV"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -16025,10 +16047,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520DXJZNC0AX0EZ1HT6"
+                 *         "01KX8BM520ED5274T5ECTJAR9T"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520QGF3WJYWV6WWNWGF"
+                 *       "person": "g-01KX8BM520N55QPZSJAYPEZEXV"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -16045,7 +16067,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T4022TN50WE1CKW0RA1",
+                     *       "id": "g-01KX8M6T4090J1BJMHNHHJYRXS",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -16076,11 +16098,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40M9Y4YDNFCPYBRYBD",
+                 *           "id": "01KX8M6T40XCGXMRMPGKCD2B5B",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T4057Y9NS9KFCTH0ZXA",
+                 *           "id": "01KX8M6T409KXNCZ8WT5WSW57Y",
                  *           "version": 2
                  *         }
                  *       ]
@@ -16118,7 +16140,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T086864RBR6FFEK2GW",
+                     *         "person": "g-01KX8KD5T0K2CJFYEPSC84Y6T2",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16333,6 +16355,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -16434,6 +16457,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -16526,10 +16550,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 1,
+                     *         "cases": 425,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "cards.csv",
+                     *         "name": "the card index of before.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16539,6 +16563,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -16791,7 +16816,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 1,
+                     *       "gone": 425,
                      *       "stay": []
                      *     }
                      */
@@ -16854,6 +16879,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -16991,8 +17017,12 @@ export interface operations {
                 };
             };
             400: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
+            429: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
             503: components["responses"]["Problem"];
         };
@@ -17021,17 +17051,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "637ca6ab55"
+                     *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 2906984,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
+                     *       "bytes": 3801024,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples870759518/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -17045,6 +17075,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -17089,17 +17120,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "637ca6ab55"
+                     *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 2919344,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
+                     *       "bytes": 3813384,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples870759518/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17182,8 +17213,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1732608,
-                     *           "cases": 455,
+                     *           "bytes": 823296,
+                     *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17194,17 +17225,17 @@ export interface operations {
                      *         "hosts": 273,
                      *         "own": 0,
                      *         "remedies": 113,
-                     *         "version": "637ca6ab55"
+                     *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3174784,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1474923840/001/backups",
+                     *       "bytes": 3875184,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples870759518/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17245,8 +17276,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1732608,
-                     *       "cases": 455,
+                     *       "bytes": 823296,
+                     *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17286,6 +17317,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -17508,6 +17540,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -17595,7 +17628,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/oBRxsM7dP5HE_YzUKU451fwfoJSLfElD",
+                     *       "path": "/join/eEv5KwnbsSvIJhpPCpmYpITx5r4r20fW",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17648,6 +17681,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -17728,7 +17762,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/seyZfunoSMUMgOyUh8bZxKw0xYGgUq_K",
+                     *       "path": "/join/g4Ie1XeK5L_iSrVhbsdrEneoKtiTyGox",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17774,7 +17808,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "154a91cd20868477",
+                     *         "id": "ce9b5c5c15099edc",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -17785,6 +17819,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -17920,6 +17955,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18035,6 +18071,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18063,6 +18100,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18183,6 +18221,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18267,6 +18306,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18458,6 +18498,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18696,6 +18737,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18731,6 +18773,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -18924,6 +18967,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19039,6 +19083,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             413: components["responses"]["Problem"];
             415: components["responses"]["Problem"];
@@ -19193,6 +19238,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19297,6 +19343,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19356,6 +19403,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19400,6 +19448,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19543,6 +19592,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19722,6 +19772,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19890,6 +19941,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -19929,6 +19981,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -20185,6 +20238,7 @@ export interface operations {
             };
             400: components["responses"]["Problem"];
             401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
             404: components["responses"]["Problem"];
             422: components["responses"]["Problem"];
             500: components["responses"]["Problem"];
@@ -20202,7 +20256,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40J5PPHJD4KDR9QYYX",
+                 *       "account": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20287,7 +20341,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40J5PPHJD4KDR9QYYX",
+                 *       "account": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20371,8 +20425,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40J5PPHJD4KDR9QYYX",
-                 *       "to": "01KX8M6T40J5PPHJD4KC6B914H"
+                 *       "from": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
+                 *       "to": "01KX8M6T40MHNYXSPPBNX2YJDQ"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -77,7 +77,7 @@ export function HandOver({ view }: { view: View }) {
       </div>
       <div className="stack noprint" style={{ position: 'sticky', top: 0 }}>
         {shut && (
-          <div className="notice">
+          <div className="notice" data-release={held || undefined}>
             <b>Not yet:</b>{' '}
             {held ? 'an advisor looks it over and hands it over. Leave it on the bench, and say so.' : `${step?.note}.`}
           </div>
