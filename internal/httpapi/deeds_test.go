@@ -283,3 +283,12 @@ func TestOnlyWhoNamesDevicesIsToldWhereTheyStand(t *testing.T) {
 		}
 	}
 }
+
+// A part of a file may be as large as is said, and not one byte larger.
+func TestAPartOfAFileMayBeAsLargeAsIsSaid(t *testing.T) {
+	c := newDesk(t).signIn("odile")
+	id := c.call("POST", "/api/v1/imports", map[string]any{"name": "x"}).Body["id"].(string)
+	part := strings.Repeat("x", desk.MostPart)
+	assert.Equal(t, 200, c.call("PUT", "/api/v1/imports/"+id+"?offset=0", part, "Content-Type", "application/octet-stream").Status)
+	assert.Contains(t, []int{413, 422}, c.call("PUT", "/api/v1/imports/"+id+"?offset=0", part+"x", "Content-Type", "application/octet-stream").Status)
+}

@@ -58,8 +58,8 @@ func (s *Server) showGrower(c fiber.Ctx, said grower.Said) error {
 // with what has to be mended and all that was typed.
 func (s *Server) growerTells(c fiber.Ctx) error {
 	select {
-	case s.pictures <- struct{}{}:
-		defer func() { <-s.pictures }()
+	case s.large <- struct{}{}:
+		defer func() { <-s.large }()
 	case <-time.After(growerPatience):
 		return fiber.ErrServiceUnavailable
 	}

@@ -32,7 +32,7 @@ type photoOut struct {
 }
 
 func (s *Server) photoRoutes() {
-	huma.Register(s.changing(), huma.Operation{OperationID: "add-photo", Method: http.MethodPost, Path: "/cases/{id}/photos", Summary: "Attach a picture the grower brought", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, MaxBodyBytes: photoLimit, BodyReadTimeout: time.Minute, Middlewares: huma.Middlewares{s.picture}},
+	huma.Register(s.changing(), huma.Operation{OperationID: "add-photo", Method: http.MethodPost, Path: "/cases/{id}/photos", Summary: "Attach a picture the grower brought", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, MaxBodyBytes: photoLimit, BodyReadTimeout: time.Minute, Middlewares: huma.Middlewares{s.fewLarge}},
 		func(ctx context.Context, in *photoIn) (*out[desk.View], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
@@ -60,7 +60,7 @@ func (s *Server) photoRoutes() {
 			}
 			return versioned(v, v.Version), nil
 		})
-	huma.Register(s.asking(), huma.Operation{OperationID: "leaf-share", Method: http.MethodPost, Path: "/cases/{id}/photos/{photo}/share", Summary: "How much of a leaf on a picture is sick", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, Middlewares: huma.Middlewares{s.picture}},
+	huma.Register(s.asking(), huma.Operation{OperationID: "leaf-share", Method: http.MethodPost, Path: "/cases/{id}/photos/{photo}/share", Summary: "How much of a leaf on a picture is sick", Tags: []string{"cases"}, DefaultStatus: http.StatusOK, Middlewares: huma.Middlewares{s.fewLarge}},
 		func(ctx context.Context, in *struct {
 			ID    string `path:"id" maxLength:"40"`
 			Photo string `path:"photo" maxLength:"40"`
@@ -72,7 +72,7 @@ func (s *Server) photoRoutes() {
 			}
 			return &struct{ Body shareAnswer }{shareAnswer{found, "data:image/png;base64," + base64.StdEncoding.EncodeToString(mask)}}, nil
 		})
-	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.picture}},
+	huma.Register(s.changing(), huma.Operation{OperationID: "mark-photo", Method: http.MethodPut, Path: "/cases/{id}/photos/{photo}/marks", Summary: "Keep what was measured on a picture", Tags: []string{"cases"}, Middlewares: huma.Middlewares{s.fewLarge}},
 		func(ctx context.Context, in *struct {
 			ID      string `path:"id" maxLength:"40"`
 			Photo   string `path:"photo" maxLength:"40"`
@@ -103,17 +103,17 @@ func (s *Server) photoRoutes() {
 		})
 }
 
-// picture lets a few pictures in at once: each is ten megabytes while it is read.
-// The others wait for their turn, a while.
-func (s *Server) picture(ctx huma.Context, next func(huma.Context)) {
+// fewLarge lets a few large bodies in at once, pictures and files of hours: each is ten
+// megabytes and more while it is read. The others wait for their turn, a while, unread.
+func (s *Server) fewLarge(ctx huma.Context, next func(huma.Context)) {
 	turn := time.NewTimer(20 * time.Second)
 	defer turn.Stop()
 	select {
-	case s.pictures <- struct{}{}:
-		defer func() { <-s.pictures }()
+	case s.large <- struct{}{}:
+		defer func() { <-s.large }()
 		next(ctx)
 	case <-turn.C:
-		s.write(ctx, problem(http.StatusServiceUnavailable, "busy", "Too many at once", "Too many pictures are being taken in at this moment; try again in a little while.").later(10))
+		s.write(ctx, problem(http.StatusServiceUnavailable, "busy", "Too many at once", "Too many pictures and files are being taken in at this moment; try again in a little while.").later(10))
 	case <-ctx.Context().Done():
 	}
 }

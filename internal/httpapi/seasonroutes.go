@@ -86,7 +86,7 @@ func (s *Server) recordRoutes() {
 	ask(s, "bring-file", "records", "/imports", "Begin to bring a file of records (coordinator)", func(ctx context.Context, in *struct{ Body bringBody }) (desk.Upload, error) {
 		return s.desk.BringFile(ctx, who(ctx), in.Body.Name)
 	})
-	huma.Register(s.asking(), huma.Operation{OperationID: "bring-part", Method: http.MethodPut, Path: "/imports/{id}", Summary: "Bring the next part of a file, at most 4 MB (coordinator)", Tags: []string{"records"}, DefaultStatus: http.StatusOK, MaxBodyBytes: desk.MostPart, BodyReadTimeout: time.Minute},
+	huma.Register(s.asking(), huma.Operation{OperationID: "bring-part", Method: http.MethodPut, Path: "/imports/{id}", Summary: "Bring the next part of a file, at most 4 MB (coordinator)", Tags: []string{"records"}, DefaultStatus: http.StatusOK, MaxBodyBytes: desk.MostPart + 1, BodyReadTimeout: time.Minute},
 		func(ctx context.Context, in *struct {
 			ID      string `path:"id" maxLength:"40"`
 			Offset  int64  `query:"offset" minimum:"0" doc:"where in the file it belongs"`

@@ -65,14 +65,14 @@ type Server struct {
 	log    *slog.Logger
 	opts   Options
 
-	tagged   atomic.Pointer[taggedBook]
-	pictures chan struct{} // how many pictures are taken in at once
-	tells    tellLimit
+	tagged atomic.Pointer[taggedBook]
+	large  chan struct{} // how many large bodies are taken in at once
+	tells  tellLimit
 }
 
 // New builds the app.
 func New(d *desk.Service, p *people.Service, opts Options) *Server {
-	s := &Server{desk: d, people: p, log: opts.Log, opts: opts, pictures: make(chan struct{}, 4)}
+	s := &Server{desk: d, people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

@@ -18,7 +18,7 @@ const weatherLimit = hourly.MostBytes + hourly.MostBytes/8
 
 func (s *Server) weatherRoutes() {
 	large := func(op huma.Operation) huma.Operation {
-		op.Tags, op.DefaultStatus, op.MaxBodyBytes, op.BodyReadTimeout = []string{"spray days"}, http.StatusOK, weatherLimit, time.Minute
+		op.Tags, op.DefaultStatus, op.MaxBodyBytes, op.BodyReadTimeout, op.Middlewares = []string{"spray days"}, http.StatusOK, weatherLimit, time.Minute, huma.Middlewares{s.fewLarge}
 		return op
 	}
 	type files struct{ Body []desk.WeatherFile }

@@ -63,7 +63,9 @@ export function DaysStep({ view }: { view: View }) {
     byTheRule,
   );
   // What was kept stands until somebody changes it: the days as worked out today are an offer beside it.
-  const kept = !hand.on && !hand.rule ? view.days?.on : undefined;
+  // Days that went by before anything was handed over are no plan any more: those of today are.
+  const gone = !view.handover && !!view.days?.on[0] && view.days.on[0] < (session.data?.today ?? '');
+  const kept = !hand.on && !hand.rule && !gone ? view.days?.on : undefined;
   const on = hand.on ?? kept;
   const setOn = (on?: string[]) => setHand(on ? { on } : { rule: true });
   const other =
@@ -159,6 +161,12 @@ export function DaysStep({ view }: { view: View }) {
                 onChange={(v) => setWhat(v[0] ?? '')}
                 small
               />
+            )}
+            {gone && (
+              <p className="quiet" data-gone>
+                The days kept before, from {shortDay(view.days?.on[0] as string)}, have gone by. These are worked out
+                for today.
+              </p>
             )}
             {kept && <Anew kept={kept} days={anew.data?.on} take={() => setOn(undefined)} />}
             {hand.on && (

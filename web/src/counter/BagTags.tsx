@@ -32,10 +32,14 @@ export default function BagTags() {
           </Button>
         </div>
         <p className="quiet noprint">
-          Fourteen on a sheet of A4 or Letter; cut along the lines. The code opens the case, for who is signed in.{' '}
-          <Link to="/">Back to the counter</Link>
+          Fourteen on a sheet of A4 or Letter; cut along the lines.
+          {reaches && ' The code opens the case, for who is signed in.'} <Link to="/">Back to the counter</Link>
         </p>
-        {!reaches && <NoCode />}
+        {!reaches && (
+          <div className="noprint" style={{ marginBottom: 14 }}>
+            <NoCode />
+          </div>
+        )}
         <div className="bagtags" data-tags={tags.length}>
           {tags.map((t) => (
             <div key={t.id} className="bagtag" data-bagtag={t.id}>

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
-import { useSession, useVocabulary } from '../api/hooks';
+import { useMay, useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 import { usePractice } from './practice';
@@ -10,8 +10,7 @@ import { usePractice } from './practice';
 /** One's own practice: how far certainty can be trusted, form by form; for the coordinator the course and each learner. */
 export function HowYouDo() {
   const { data, error } = usePractice();
-  const session = useSession();
-  const boss = session.data?.person.role === 'coordinator';
+  const boss = useMay()('see how others practise');
   if (!data) return <Trouble of={error} />;
   return (
     <div className="two">

@@ -1,12 +1,12 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Problem, type S, take } from '../api/client';
-import { useSession } from '../api/hooks';
+import { useMay } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 
 /** The coordinator offers a closed case as practice, without its people; or no longer. */
 export function OfferPractice({ id }: { id: string }) {
-  const boss = useSession().data?.person.role === 'coordinator';
+  const boss = useMay()("change the house's rules, words and course");
   const client = useQueryClient();
   const { data } = useQuery<S['OldCase'][], Problem>({
     queryKey: ['old-cases'],

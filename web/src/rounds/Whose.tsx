@@ -5,7 +5,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Problem, type S, take } from '../api/client';
-import { useSession } from '../api/hooks';
+import { useMay, useSession } from '../api/hooks';
 import { useWorkload } from '../parts/WhoseCase';
 import { shortDay, Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
@@ -45,8 +45,11 @@ export default function Whose() {
 function Hand({ of, all, me, most }: { of: S['Load']; all: S['Load'][]; me?: S['Person']; most: number }) {
   const client = useQueryClient();
   const say = useToast();
-  const boss = me?.role === 'coordinator';
-  const may = boss || me?.id === of.id || (of.id === '' && me?.role !== 'trainee');
+  const allowed = useMay();
+  const may =
+    allowed("give somebody cases that are another's") ||
+    me?.id === of.id ||
+    (of.id === '' && allowed("give somebody cases that are nobody's"));
   const renew = () => void client.invalidateQueries();
   const give = useMutation<S['CountBody'], Problem, string>({
     mutationFn: (to) => take<S['CountBody']>(api.POST('/api/v1/workload/give', { body: { from: of.id, to } })),

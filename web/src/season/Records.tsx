@@ -5,7 +5,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { api, type Problem, type S, take } from '../api/client';
-import { useSession } from '../api/hooks';
+import { useMay } from '../api/hooks';
 import { Chips, moment, Trouble } from '../ui/bits';
 import { BringIn } from './BringIn';
 import { casesOf } from './links';
@@ -14,10 +14,9 @@ type What = S['ExportInput']['what'];
 
 /** Records that move: out as tables, bundle or archive, in from another desk or an old card index. */
 export function Records() {
-  const session = useSession();
-  const role = session.data?.person.role;
-  if (role === 'trainee') return <p>Advisors and the coordinator take records out and in.</p>;
-  const boss = role === 'coordinator';
+  const may = useMay();
+  if (!may('take tables without people out')) return <p>Advisors and the coordinator take records out and in.</p>;
+  const boss = may('bring records or sheets in, and take them out again');
   return (
     <div className="two">
       <div className="stack">
