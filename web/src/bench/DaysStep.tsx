@@ -64,7 +64,7 @@ export function DaysStep({ view }: { view: View }) {
   );
   // What was kept stands until somebody changes it: the days as worked out today are an offer beside it.
   // Days that went by before anything was handed over are no plan any more: those of today are.
-  const gone = !view.handover && !!view.days?.on[0] && view.days.on[0] < (session.data?.today ?? '');
+  const gone = !view.handover && !!view.days?.on[0] && view.days.on[0] < (session.data?.now ?? '');
   const kept = !hand.on && !hand.rule && !gone ? view.days?.on : undefined;
   const on = hand.on ?? kept;
   const setOn = (on?: string[]) => setHand(on ? { on } : { rule: true });
