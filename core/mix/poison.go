@@ -11,12 +11,12 @@ import (
 // that nobody may breathe or handle (public safety advice on household chemicals). Names
 // are matched as words, in English; what is none of these is no worse for it.
 var household = map[string]*regexp.Regexp{
-	"bleach":   regexp.MustCompile(`(?i)\b(bleach|javel\w*|(sodium |calcium )?hypochlorite|chlorine|pool shock|swimming[- ]pool)\b`),
-	"ammonia":  regexp.MustCompile(`(?i)\b(ammonia|ammonium hydroxide|glass cleaner|window cleaner|urine)\b`),
-	"acid":     regexp.MustCompile(`(?i)\b(acid|vinegar|acetic|citric|lemon juice|descaler|limescale remover|toilet cleaner|rust remover|muriatic|hydrochloric|phosphoric|sul(ph|f)uric)\b`),
-	"peroxide": regexp.MustCompile(`(?i)\b((hydrogen )?peroxide|oxygen bleach|percarbonate)\b`),
-	"alcohol":  regexp.MustCompile(`(?i)\b(alcohol|ethanol|isopropanol|isopropyl|meths|methylated|rubbing|spirits?|acetone)\b`),
-	"polysulfur":  regexp.MustCompile(`(?i)\b(lime[- ]?sul(ph|f)ur|calcium polysul(ph|f)ide)\b`),
+	"bleach":     regexp.MustCompile(`(?i)\b(bleach|javel\w*|(sodium |calcium )?hypochlorite|chlorine|pool shock|swimming[- ]pool)\b`),
+	"ammonia":    regexp.MustCompile(`(?i)\b(ammonia|ammonium hydroxide|glass cleaner|window cleaner|urine)\b`),
+	"acid":       regexp.MustCompile(`(?i)\b(acid|vinegar|acetic|citric|lemon juice|descaler|limescale remover|toilet cleaner|rust remover|muriatic|hydrochloric|phosphoric|sul(ph|f)uric)\b`),
+	"peroxide":   regexp.MustCompile(`(?i)\b((hydrogen )?peroxide|oxygen bleach|percarbonate)\b`),
+	"alcohol":    regexp.MustCompile(`(?i)\b(alcohol|ethanol|isopropanol|isopropyl|meths|methylated|rubbing|spirits?|acetone)\b`),
+	"polysulfur": regexp.MustCompile(`(?i)\b(lime[- ]?sul(ph|f)ur|calcium polysul(ph|f)ide)\b`),
 }
 
 // together are the pairs that make poison or burst.
