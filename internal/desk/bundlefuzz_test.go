@@ -3,7 +3,6 @@ package desk_test
 import (
 	"context"
 	"encoding/json"
-	"fmt"
 	"maps"
 	"slices"
 	"strings"
@@ -115,5 +114,5 @@ func TestALineOfABundleThatSaysAnything(t *testing.T) {
 	})
 	require.NotZero(t, in, "some come in")
 	require.NotZero(t, out, "and some do not")
-	t.Log(fmt.Sprintf("%d came in, %d were refused", in, out))
+	t.Logf("%d came in, %d were refused", in, out)
 }

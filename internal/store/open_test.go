@@ -29,7 +29,7 @@ func kindOf(err error) Kind {
 // Files of the program as it was with earlier sets of tables: the demo desks of then.
 // They open with everything in them.
 func TestAnOldFileOpensWithEverythingInIt(t *testing.T) {
-	for _, name := range []string{"desk-tables-2.db.gz", "desk-tables-5.db.gz", "desk-tables-7.db.gz"} {
+	for _, name := range []string{"desk-tables-2.db.gz", "desk-tables-5.db.gz", "desk-tables-7.db.gz", "desk-tables-10.db.gz"} {
 		t.Run(name, func(t *testing.T) { opensWhole(t, name) })
 	}
 }
@@ -67,6 +67,9 @@ func opensWhole(t *testing.T, name string) {
 		assert.Equal(t, n, count(s.r, q), q)
 	}
 	assert.Equal(t, settled, count(s.r, "SELECT sum(n) FROM confirmed_day"))
+	if name == "desk-tables-10.db.gz" { // two beans were closed in it, both treated with soap
+		assert.Equal(t, 2, count(s.r, "SELECT count(DISTINCT id) FROM treated_outcome WHERE cause = 'two-spotted-mite' AND remedy = 'soap' AND better"))
+	}
 	all, err := s.Cases(ctx, "", "", 100)
 	require.NoError(t, err)
 	for _, c := range all.Cases {
