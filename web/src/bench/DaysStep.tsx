@@ -17,7 +17,15 @@ import { Weeks } from './Weeks';
 const byTheRule = {};
 
 /** Days that were kept, and what the desk would make of them today where that is something else. */
-function Anew({ kept, days, take }: { kept: string[]; days?: string[]; take: () => void }) {
+function Anew(of: { kept?: string[]; gone: boolean; days?: string[]; take: () => void }) {
+  const { kept, gone, days, take } = of;
+  if (gone)
+    return (
+      <p className="quiet" data-gone>
+        The days kept before have gone by. These are worked out for today.
+      </p>
+    );
+  if (!kept) return null;
   const other = days && days.join() !== kept.join();
   return (
     <p data-kept>
@@ -162,13 +170,7 @@ export function DaysStep({ view }: { view: View }) {
                 small
               />
             )}
-            {gone && (
-              <p className="quiet" data-gone>
-                The days kept before, from {shortDay(view.days?.on[0] as string)}, have gone by. These are worked out
-                for today.
-              </p>
-            )}
-            {kept && <Anew kept={kept} days={anew.data?.on} take={() => setOn(undefined)} />}
+            <Anew kept={kept} gone={gone} days={anew.data?.on} take={() => setOn(undefined)} />
             {hand.on && (
               <p>
                 <button

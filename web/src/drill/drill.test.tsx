@@ -164,7 +164,11 @@ describe('a whole case', () => {
     expect((document.querySelector('[data-look=spots]') as HTMLButtonElement).disabled).toBe(true);
   });
   it('is offered by the coordinator, once it is closed', async () => {
-    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role: 'coordinator' }, desk: {} });
+    desk('GET /api/v1/session', {
+      person: { id: 'o', name: 'Odile', role: 'coordinator' },
+      may: ["change the house's rules, words and course", 'see how others practise'],
+      desk: {},
+    });
     desk('PUT /api/v1/drill/old/x1', [{ id: 'x1', plant: 'Bean', place: 'garden', looks: 4 }]);
     show(<OfferPractice id="x1" />);
     await userEvent.click(await screen.findByText('Offer it as practice'));
@@ -214,7 +218,11 @@ describe('a whole case', () => {
 
 describe('how one does', () => {
   it('says how far certainty can be trusted, and lets the coordinator set a course', async () => {
-    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role: 'coordinator' }, desk: {} });
+    desk('GET /api/v1/session', {
+      person: { id: 'o', name: 'Odile', role: 'coordinator' },
+      may: ["change the house's rules, words and course", 'see how others practise'],
+      desk: {},
+    });
     desk('GET /api/v1/drill/learners', [
       { id: 'w', name: 'Wren', role: 'trainee', n: 0, right: 0, days: 0, due: 0, says: [], course: 0 },
     ]);

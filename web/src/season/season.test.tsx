@@ -110,7 +110,12 @@ describe('records', () => {
     begun: '2026-07-11T10:00:00Z',
   };
   const open = (role: string) => {
-    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role }, desk: {} });
+    const may = {
+      trainee: [],
+      advisor: ['take tables without people out'],
+      coordinator: ['take tables without people out', 'bring records or sheets in, and take them out again'],
+    }[role];
+    desk('GET /api/v1/session', { person: { id: 'o', name: 'Odile', role }, may, desk: {} });
     desk('GET /api/v1/vocabulary', vocabulary);
     show(<Records />);
   };
