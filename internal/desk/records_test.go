@@ -139,7 +139,7 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 	assert.Equal(t, []any{"bundle", "A desk that lived", 3, 1}, []any{reading.Kind, reading.Desk, reading.Cases, reading.Photos})
 	require.Len(t, reading.Rules, 1, "what its house says otherwise is offered")
 	assert.Equal(t, "identity", reading.Rules[0].Key)
-	assert.Contains(t, reading.Rules[0].Says, "name: A desk that lived")
+	assert.Contains(t, reading.Rules[0].Says, "what it is called: A desk that lived")
 	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{Name: "desk.zip", Take: []string{"identity"}}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 3, j.Import.In)

@@ -1,6 +1,7 @@
 package house
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -189,13 +190,20 @@ func (s *Service) adopted(ctx context.Context, key, raw string) (says []string, 
 	return nil, nil, fault.New("take", fmt.Sprintf("%q is nothing that comes along", key), "leave it out")
 }
 
+// called are the fields of these documents as a person knows them, where their own names say
+// too little.
+var called = map[string]string{
+	"name": "what it is called", "place": "where it stands", "lat": "latitude", "lon": "longitude", "zone": "time zone", "units": "spoons offered first", "reach": "how growers reach it", "authority": "whom to call about a regulated suspect", "lab": "where undetermined samples go", "gridKm": "how wide a square of the district is, km",
+	"page": "with the page", "moved": "when the weather moved a day", "ask": "how did it go", "classes": "classes of causes", "kinds": "short forms",
+}
+
 // differences names each field of two documents that differs, with what it would say.
 func differences(was, is any) []string {
 	a, b := fieldsOf(was), fieldsOf(is)
 	out := []string{}
 	for k, v := range b {
 		if a[k] != v {
-			out = append(out, k+": "+v)
+			out = append(out, cmp.Or(called[k], k)+": "+v)
 		}
 	}
 	slices.Sort(out)

@@ -342,9 +342,9 @@ type Identity struct {
 	Authority string  `json:"authority" minLength:"1" maxLength:"200" doc:"whom to call about a regulated suspect"`
 	Lab       string  `json:"lab" minLength:"1" maxLength:"200" doc:"where undetermined samples are sent, and how packed"`
 
-	ScopeCamera string `json:"scopeCamera,omitempty" maxLength:"200" doc:"address of the microscope camera's bridge; empty for the simulated one"`
+	ScopeCamera string `json:"scopeCamera,omitempty" maxLength:"200" doc:"address of the microscope camera's bridge; empty for none"`
 
-	Gateway string `json:"gateway,omitempty" maxLength:"200" doc:"address of the message gateway or the mail server; empty for the simulated one"`
+	Gateway string `json:"gateway,omitempty" maxLength:"200" doc:"address of the message gateway or the mail server; empty for none"`
 	Public  string `json:"public,omitempty" maxLength:"200" doc:"address at which growers reach this program, for links in messages"`
 
 	GridKm float64 `json:"gridKm,omitempty" minimum:"0" maximum:"50" doc:"how wide one of the nine by nine squares of the district is, km; 1 when left out"`

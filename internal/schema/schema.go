@@ -3,8 +3,6 @@ package schema
 import (
 	"encoding/json"
 	"errors"
-	"fmt"
-	"net/http"
 	"reflect"
 	"strings"
 
@@ -37,7 +35,7 @@ func Read(raw []byte, into any) error {
 		return err
 	}
 	if err := json.Unmarshal(raw, into); err != nil {
-		return fault.New("", fmt.Sprintf("cannot be read (%d)", http.StatusUnprocessableEntity), "correct it")
+		return fault.New("", "has a value of another kind than is read here", "correct it")
 	}
 	return nil
 }

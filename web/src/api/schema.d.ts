@@ -3831,7 +3831,7 @@ export interface components {
         Identity: {
             /** @description whom to call about a regulated suspect */
             authority: string;
-            /** @description address of the message gateway or the mail server; empty for the simulated one */
+            /** @description address of the message gateway or the mail server; empty for none */
             gateway?: string;
             /**
              * Format: double
@@ -3850,7 +3850,7 @@ export interface components {
             public?: string;
             /** @description how a grower reaches the desk: telephone, hours; it stands on every page */
             reach?: string;
-            /** @description address of the microscope camera's bridge; empty for the simulated one */
+            /** @description address of the microscope camera's bridge; empty for none */
             scopeCamera?: string;
             /**
              * @description kitchen spoons offered first
@@ -7135,7 +7135,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/7WOWz4BHEGTBzQhcZfB3oHihH-4mbVCb.ics",
+                     *         "path": "/c/UZixc0JqWseZNXGLpXruL9HddyStPoy6.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7176,7 +7176,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/7WOWz4BHEGTBzQhcZfB3oHihH-4mbVCb.ics",
+                     *       "path": "/c/UZixc0JqWseZNXGLpXruL9HddyStPoy6.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7272,7 +7272,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBSUTFZWTI1U0RYRkhCWjdZ"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAyNFM0QUQ2QkdWTkpYVjRS"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7336,7 +7336,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7486,7 +7486,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7657,7 +7657,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8007,7 +8007,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8337,7 +8337,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8653,7 +8653,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8920,7 +8920,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9358,7 +9358,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9763,7 +9763,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9795,7 +9795,7 @@ export interface operations {
                      *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.06281184263857076,
+                     *             "lossDrop": 0.06281184263857092,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -9805,10 +9805,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7469855284534556
+                     *                 "topP": 0.7469855284534554
                      *               }
                      *             ],
-                     *             "score": 0.9178407554769188
+                     *             "score": 0.9178407554769191
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9895,7 +9895,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40MHNYXSPPBQZ8Q0Q9"
+                 *       "to": "01KX8M6T40F1J0EHCQJ6WM6NP2"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9931,7 +9931,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0K2CJFYEPSC84Y6T2",
+                     *         "person": "g-01KX8KD5T074N0M48GR37SW3RE",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -10145,7 +10145,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10495,7 +10495,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10819,7 +10819,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0ABM8B2896E60HDEH",
+                     *         "person": "g-01KX3X4TM0QSV94N8V518T3PBD",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -11145,7 +11145,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11543,7 +11543,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11773,7 +11773,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12009,7 +12009,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12466,7 +12466,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12707,7 +12707,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13007,7 +13007,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13243,7 +13243,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13595,7 +13595,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14027,7 +14027,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14189,7 +14189,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T402RDVH6KJ9H638A6G",
+                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14943,15 +14943,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lawn",
+                     *       "host": "cherry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
                      *       "month": 5,
-                     *       "place": "balcony",
-                     *       "plant": "Lawn grass",
-                     *       "sprayer": "2 L",
-                     *       "story": "The caterpillar is bare."
+                     *       "place": "garden",
+                     *       "plant": "Cherry",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves curl and pucker. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14988,20 +14988,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lawn",
+                     *       "host": "cherry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "none"
+                     *           "state": "few"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
                      *       "month": 5,
-                     *       "place": "balcony",
-                     *       "plant": "Lawn grass",
-                     *       "sprayer": "2 L",
-                     *       "story": "The caterpillar is bare."
+                     *       "place": "garden",
+                     *       "plant": "Cherry",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves curl and pucker. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15045,20 +15045,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "lawn",
+                     *       "host": "cherry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "none"
+                     *           "state": "few"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
                      *       "month": 5,
-                     *       "place": "balcony",
-                     *       "plant": "Lawn grass",
-                     *       "sprayer": "2 L",
-                     *       "story": "The caterpillar is bare."
+                     *       "place": "garden",
+                     *       "plant": "Cherry",
+                     *       "sprayer": "5 L",
+                     *       "story": "Leaves curl and pucker. My neighbour has it too."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15108,24 +15108,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": -0.0016585458077354258,
+                     *           "bits": 2.197843072523453,
                      *           "finding": "main-sign",
-                     *           "leads": "Powdery mildew",
+                     *           "leads": "Cherry blackfly",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "film"
+                     *               "state": "shape"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.07910205480210733,
+                     *           "p": 0.2916557048933887,
                      *           "saw": [
-                     *             "powder, mould or a coating"
+                     *             "curled, twisted or stunted growth"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 2.6,
+                     *       "expertMinutes": 0.7,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -15134,37 +15134,37 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was moss in the lawn"
+                     *           "why": "it was cherry blackfly"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "patch",
+                     *       "split": "curl",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": -0.0016585458077354258,
-                     *           "bits": 0.0406456315332141,
+                     *           "betterBits": 2.197843072523453,
+                     *           "bits": -0.2607958094752168,
                      *           "finding": "flecks",
-                     *           "leads": "Moss in the lawn",
+                     *           "leads": "Western flower thrips",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
-                     *               "state": "none"
+                     *               "state": "few"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.08145590842694322,
+                     *           "p": 0.05305745615120314,
                      *           "saw": [
-                     *             "none"
+                     *             "few"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Patches in the lawn split it: thin with moss.",
-                     *       "truth": "Moss in the lawn",
-                     *       "truthId": "lawn-moss"
+                     *       "tilt": "Leaf shape split it: curled down or puckered.",
+                     *       "truth": "Cherry blackfly",
+                     *       "truthId": "cherry-blackfly"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15488,11 +15488,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "capsid",
-                     *           "text": "Capsid bug"
+                     *           "id": "red-mite",
+                     *           "text": "Red mite of fruit and citrus"
                      *         }
                      *       ],
-                     *       "plate": "magnolia-scale"
+                     *       "plate": "hydrangea-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15523,7 +15523,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "capsid",
+                 *       "choice": "red-mite",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15540,9 +15540,9 @@ export interface operations {
                     /**
                      * @example {
                      *       "againDays": 0.5,
-                     *       "option": "magnolia-scale",
+                     *       "option": "hydrangea-scale",
                      *       "right": false,
-                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
+                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15740,7 +15740,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z809YRRK9GCX526ZKC7",
+                     *         "id": "g-01KJQV9Z80FY4CEQYH5YK0VV7T",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15792,7 +15792,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80VXDXKF53Z8EYMHYW",
+                     *               "person": "g-01KKSAFA80HS0S6YDDRXXEEB55",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15926,7 +15926,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80VXDXKF53Z8EYMHYW"
+                 *       "person": "g-01KKSAFA80HS0S6YDDRXXEEB55"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -16002,8 +16002,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0ZRRFDQ6H44E9QPR4",
-                 *       "into": "g-01KX8BM520N55QPZSJAYPEZEXV"
+                 *       "from": "g-01KS358WM0ZNEKKA3Y9RGB8ZM4",
+                 *       "into": "g-01KX8BM520RN10QGQGASJNYT00"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -16047,10 +16047,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520ED5274T5ECTJAR9T"
+                 *         "01KX8BM520S9RDZ55VVN8GFR1P"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520N55QPZSJAYPEZEXV"
+                 *       "person": "g-01KX8BM520RN10QGQGASJNYT00"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -16067,7 +16067,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T4090J1BJMHNHHJYRXS",
+                     *       "id": "g-01KX8M6T40DA77NAPNHR9F44E9",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -16098,11 +16098,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40XCGXMRMPGKCD2B5B",
+                 *           "id": "01KX8M6T4004V8ZHP3VM17H812",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T409KXNCZ8WT5WSW57Y",
+                 *           "id": "01KX8M6T402HBTQ7J7974FKXXG",
                  *           "version": 2
                  *         }
                  *       ]
@@ -16140,7 +16140,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0K2CJFYEPSC84Y6T2",
+                     *         "person": "g-01KX8KD5T074N0M48GR37SW3RE",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -17053,9 +17053,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3801024,
+                     *       "bytes": 3813384,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples870759518/001/backups",
+                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
@@ -17122,9 +17122,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3813384,
+                     *       "bytes": 3825744,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples870759518/001/backups",
+                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17227,9 +17227,9 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3875184,
+                     *       "bytes": 3887544,
                      *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples870759518/001/backups",
+                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
@@ -17628,7 +17628,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/eEv5KwnbsSvIJhpPCpmYpITx5r4r20fW",
+                     *       "path": "/join/cwj09EcJF-zhgTNMqCxv3CtgZGF_r8As",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17762,7 +17762,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/g4Ie1XeK5L_iSrVhbsdrEneoKtiTyGox",
+                     *       "path": "/join/7PG0RC-Q6ujh7Fg1uZZFSzWEy20-AzRH",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17808,7 +17808,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "ce9b5c5c15099edc",
+                     *         "id": "5c3826b8b63fa555",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -20256,7 +20256,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
+                 *       "account": "01KX8M6T40F1J0EHCQJ6WM6NP2",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20341,7 +20341,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
+                 *       "account": "01KX8M6T40F1J0EHCQJ6WM6NP2",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20425,8 +20425,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40MHNYXSPPBQZ8Q0Q9",
-                 *       "to": "01KX8M6T40MHNYXSPPBNX2YJDQ"
+                 *       "from": "01KX8M6T40F1J0EHCQJ6WM6NP2",
+                 *       "to": "01KX8M6T40F1J0EHCQJ3H9AT09"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

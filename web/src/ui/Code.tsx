@@ -45,10 +45,11 @@ export function useDeskAddress() {
 
 /** Said in the place of a code that no telephone could open. */
 export function NoCode() {
+  const { base } = useDeskAddress();
   return (
     <div className="notice noprint" data-no-code>
-      <b>No code yet.</b> This page was opened at {window.location.host}, which only this machine reaches: no telephone
-      could open the code. A coordinator writes the desk's address as others reach it into{' '}
+      <b>No code yet.</b> The desk is known as {base.replace(/^https?:\/\//, '')}, which only this machine reaches: no
+      telephone could open the code. A coordinator writes the desk's address as others reach it into{' '}
       <Link to="/house#desk-public">House rules</Link>.
     </div>
   );
