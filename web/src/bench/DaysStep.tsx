@@ -170,7 +170,7 @@ export function DaysStep({ view }: { view: View }) {
                 small
               />
             )}
-            <Anew kept={kept} gone={gone} days={anew.data?.on} take={() => setOn(undefined)} />
+            <Anew kept={kept} gone={gone && !!drawn} days={anew.data?.on} take={() => setOn(undefined)} />
             {hand.on && (
               <p>
                 <button

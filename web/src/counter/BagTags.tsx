@@ -51,7 +51,8 @@ export default function BagTags() {
                 <b className="num">{t.number}</b>
                 <span>{t.plant}</span>
                 <small>
-                  {session.data?.desk.name}, {deskDay(t.createdAt, session.data?.desk.zone)}
+                  {session.data?.desk.name},{' '}
+                  <span style={{ whiteSpace: 'nowrap' }}>{deskDay(t.createdAt, session.data?.desk.zone)}</span>
                 </small>
               </span>
             </div>
