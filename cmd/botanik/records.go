@@ -13,7 +13,6 @@ import (
 	"botanik/core/fault"
 	"botanik/internal/desk"
 	"botanik/internal/people"
-	"botanik/internal/simulated"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
@@ -45,7 +44,7 @@ func exportCmd(base loadBase) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		said, err := desk.New(st, b, simulated.Station{}, time.Now).ExportTo(cmd.Context(), atTheConsole, in, out)
+		said, err := desk.New(st, b, nil, time.Now).ExportTo(cmd.Context(), atTheConsole, in, out)
 		if err = errors.Join(err, out.Close()); err != nil {
 			return errors.Join(err, os.Remove(part))
 		}
@@ -70,7 +69,7 @@ func importCmd(base loadBase) *cobra.Command {
 			return fault.New("file", fmt.Sprintf("%q cannot be read", args[0]), "give a CSV or a zip")
 		}
 		defer func() { _ = f.Close() }()
-		o, err := openDesk(cmd.Context(), base, dataDir())
+		o, err := openDesk(cmd.Context(), base, dataDir(), nil)
 		if err != nil {
 			return err
 		}

@@ -17,6 +17,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/weather"
 	"botanik/herbarium"
 	"botanik/internal/camera"
 	"botanik/internal/demo"
@@ -70,7 +71,9 @@ func sound(base loadBase) (*knowledge.Base, error) {
 	return b, nil
 }
 
-func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
+// openDesk opens a desk. Hours that nobody measured or foretold are of the stand-in; nil makes
+// none up.
+func openDesk(ctx context.Context, base loadBase, dir string, standIn weather.Provider) (open, error) {
 	b, err := sound(base)
 	if err != nil {
 		return open{}, err
@@ -79,7 +82,7 @@ func openDesk(ctx context.Context, base loadBase, dir string) (open, error) {
 	if err != nil {
 		return open{}, err
 	}
-	d := desk.New(st, b, simulated.Station{}, time.Now)
+	d := desk.New(st, b, standIn, time.Now)
 	if os.Getenv("BOTANIK_HERBARIUM") == "" { // else the folder somebody named is the desk's own
 		d.Books = herbarium.Load
 		if err := d.OwnBook(); err != nil {
@@ -102,7 +105,7 @@ func serveCmd(base loadBase) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		o, err := openDesk(cmd.Context(), base, dataDir())
+		o, err := openDesk(cmd.Context(), base, dataDir(), nil)
 		var t *store.Trouble
 		if errors.As(err, &t) {
 			return outOfOrder(cmd.Context(), ln, cmd.ErrOrStderr(), t)
@@ -331,7 +334,7 @@ func demoCmd(base loadBase) *cobra.Command {
 		if err := makeRoom(ctx, dir, fresh, cmd.ErrOrStderr()); err != nil {
 			return errors.Join(err, ln.Close())
 		}
-		o, err := openDesk(ctx, base, dir)
+		o, err := openDesk(ctx, base, dir, simulated.Station{})
 		if err != nil {
 			return errors.Join(err, ln.Close())
 		}

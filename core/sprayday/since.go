@@ -27,6 +27,8 @@ const (
 	halfRain = 25. // mm
 	thin     = .5
 	gone     = .25
+	// rainKnown is the share of hours below which nothing is said of what rain left (judgement).
+	rainKnown = .8
 )
 
 // SinceSpray reckons what is left on a leaf. Hours are those from the spraying on that have
@@ -54,6 +56,9 @@ func SinceSpray(on, today civil.Day, half float64, gap int, hours []weather.Hour
 		s.Word, s.Says = "thin", "It is thin by now: before a wet spell it wants renewing."
 	default:
 		s.Word, s.Says = "gone", "Nearly all of it is gone."
+	}
+	if s.Known < rainKnown && s.Word != "gone" {
+		s.Says = "How much it rained since is not known here: where it rained an inch, half of it is gone; after two, nearly all."
 	}
 	again := on.Add(gap)
 	s.Again, s.May = again.String(), !today.Before(again)

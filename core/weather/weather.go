@@ -65,9 +65,34 @@ const (
 // DayOf gathers the hours of a calendar day at a place's zone.
 func DayOf(pr Provider, p Place, day civil.Day, zone *time.Location) (Day, error) {
 	hours, err := pr.Hours(p, day.Midnight(zone), day.Add(1).Midnight(zone))
-	out := Day{Day: day, MinC: math.Inf(1), MaxC: math.Inf(-1)}
-	if err != nil || len(hours) == 0 {
+	if err != nil {
 		return Day{Day: day}, err
+	}
+	return dayOf(hours, day, zone), nil
+}
+
+// Days gathers n calendar days from the first on, asking the provider once.
+func Days(pr Provider, p Place, first civil.Day, n int, zone *time.Location) ([]Day, error) {
+	hours, err := pr.Hours(p, first.Midnight(zone), first.Add(n).Midnight(zone))
+	if err != nil {
+		return nil, err
+	}
+	out := make([]Day, n)
+	for i := range out {
+		end := first.Add(i + 1).Midnight(zone)
+		of := 0
+		for of < len(hours) && hours[of].At.Before(end) {
+			of++
+		}
+		out[i], hours = dayOf(hours[:of], first.Add(i), zone), hours[of:]
+	}
+	return out, nil
+}
+
+func dayOf(hours []Hour, day civil.Day, zone *time.Location) Day {
+	out := Day{Day: day, MinC: math.Inf(1), MaxC: math.Inf(-1)}
+	if len(hours) == 0 {
+		return Day{Day: day}
 	}
 	evening, from := 0, map[string]int{}
 	for _, h := range hours {
@@ -88,23 +113,21 @@ func DayOf(pr Provider, p Place, day civil.Day, zone *time.Location) (Day, error
 		out.EveningC = (out.MinC + out.MaxC) / 2
 	}
 	out.Known = true
-	return out, nil
+	return out
 }
 
-// Mean is the mean temperature of n days from one on, °C.
+// Mean is the mean temperature of n days from one on, °C; a day without hours is taken as
+// usual there.
 func Mean(pr Provider, p Place, from civil.Day, n int, zone *time.Location) (float64, error) {
-	hours, err := pr.Hours(p, from.Midnight(zone), from.Add(n).Midnight(zone))
+	days, err := StepsC(pr, p, from, n, 1, zone)
 	if err != nil {
 		return 0, err
 	}
-	if len(hours) == 0 {
-		return 0, fmt.Errorf("no weather is known for %s", from)
-	}
 	sum := 0.0
-	for _, h := range hours {
-		sum += h.TempC
+	for _, c := range days {
+		sum += c
 	}
-	return sum / float64(len(hours)), nil
+	return sum / float64(max(1, n)), nil
 }
 
 // Text says a day in a few words.

@@ -19,17 +19,21 @@ type Kept interface {
 type Joined struct {
 	Kept    Kept
 	Station *Station
-	StandIn weather.Provider
+	StandIn weather.Provider // gives what nobody measured; nil where nothing is made up
 }
 
 // patience is how long one question may take.
 const patience = 5 * time.Second
 
-// Hours of a place, each from a file, else the station, else the stand-in.
+// Hours of a place, each from a file, else the station, else the stand-in. Where there is
+// none an hour that nobody knows is left out.
 func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
-	out, err := j.StandIn.Hours(p, from, to)
-	if err != nil {
-		return nil, err
+	out := []weather.Hour{}
+	if j.StandIn != nil {
+		var err error
+		if out, err = j.StandIn.Hours(p, from, to); err != nil {
+			return nil, err
+		}
 	}
 	over := func(better []weather.Hour) {
 		for _, h := range better {
@@ -53,7 +57,15 @@ func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, err
 }
 
 // Kind is of the hours that nobody measured.
-func (j *Joined) Kind() string { return j.StandIn.Kind() }
+func (j *Joined) Kind() string {
+	if j.StandIn == nil {
+		return nobody
+	}
+	return j.StandIn.Kind()
+}
+
+// nobody is said where no hours are known.
+const nobody = "no weather is known"
 
 // Trouble says why a named station was not heard lately; empty when all is well.
 func (j *Joined) Trouble() string { return j.Station.Trouble() }
@@ -65,7 +77,7 @@ func (j *Joined) Sources(hours []weather.Hour) string {
 	for _, h := range hours {
 		who := h.From
 		if who == "" {
-			who = j.StandIn.Kind()
+			who = j.Kind()
 		}
 		if n[who]++; n[who] == 1 {
 			order = append(order, who)
@@ -73,7 +85,7 @@ func (j *Joined) Sources(hours []weather.Hour) string {
 	}
 	switch len(order) {
 	case 0:
-		return "no weather is known"
+		return nobody
 	case 1:
 		return order[0]
 	}

@@ -68,7 +68,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	if err != nil {
 		return Today{}, err
 	}
-	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast(air) + ": " + air.Text() + "."}
+	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast(air)}
 	midnight := m.Today.Midnight(m.Clock)
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
@@ -117,8 +117,11 @@ func (s *Service) from(d weather.Day) string {
 }
 
 func (s *Service) forecast(d weather.Day) string {
+	if !d.Known {
+		return "No weather is known for today: House rules name a station, or bring its file."
+	}
 	from := s.from(d)
-	return strings.ToUpper(from[:1]) + from[1:]
+	return strings.ToUpper(from[:1]) + from[1:] + ": " + d.Text() + "."
 }
 
 func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
@@ -183,7 +186,7 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment) error
 		out.Notices = append(out.Notices, Notice{Kind: "import", Bold: "The import of " + b.Name + " was broken off.", Text: "The program stopped meanwhile; what had come in was taken out again. Bring the file once more."})
 	}
 	if why := s.Weather.Trouble(); why != "" {
-		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + "; simulated hours stand in its place. Look outside before anything is sprayed."})
+		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + ". Look outside before anything is sprayed."})
 	}
 	moved, err := s.movedToday(ctx, m)
 	if err != nil {

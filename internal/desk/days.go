@@ -134,6 +134,11 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 			out.Notes = append(out.Notes, fmt.Sprintf("By the weather known here it moves again from about %s: look then.", on.Short()))
 		}
 	}
+	if said, err := s.asUsual(m, c); err != nil {
+		return casefile.Days{}, err
+	} else if said != "" && req.Window != nil {
+		out.Notes = append(out.Notes, said)
+	}
 	fit, moved, err := s.fitted(m, c, sched.Days, req, in.Start != "")
 	if err != nil {
 		return casefile.Days{}, err
@@ -144,6 +149,26 @@ func (s *Service) planDays(m house.Moment, c *Case, in DaysInput) (casefile.Days
 	}
 	out.Start = out.On[0]
 	return out, nil
+}
+
+// asUsual says that the pace out of doors is reckoned by the usual year, where the weather of
+// most of the coming days is not known and nobody read a thermometer; empty else.
+func (s *Service) asUsual(m house.Moment, c *Case) (string, error) {
+	days, err := weather.Days(s.Weather, m.Spot(), m.Today, warmthDays, m.Clock)
+	if err != nil || c.Intake.Place == "indoors" || c.warm != nil {
+		return "", err
+	}
+	known := 0
+	for _, d := range days {
+		if d.Known {
+			known++
+		}
+	}
+	if 2*known >= len(days) {
+		return "", nil
+	}
+	mean, err := weather.Mean(s.Weather, m.Spot(), m.Today, warmthDays, m.Clock)
+	return fmt.Sprintf("The weather of most coming days is not known here: the pace is reckoned at the season's usual warmth, about %.0f °C.", c.warmAt(mean)), err
 }
 
 // beside is what else was chosen, around the days of what is sprayed.
@@ -166,8 +191,8 @@ const (
 	movesAt       = 60
 )
 
-// warmAgain is the first week whose mean lets the pest of a case move on; false where
-// the weather known here does not reach so far.
+// warmAgain is the first week whose mean lets the pest of a case move on, by the hours known
+// and the usual year beyond them; false where none of the coming weeks does.
 func (s *Service) warmAgain(m house.Moment, c *Case) (civil.Day, bool, error) {
 	k := s.cause(c)
 	if k == nil {
@@ -176,13 +201,9 @@ func (s *Service) warmAgain(m house.Moment, c *Case) (civil.Day, bool, error) {
 	lt := s.Base().LifeTable(k.LifeTable)
 	for week := 1; lt != nil && week < weeksToWarmth; week++ {
 		day := m.Today.Add(7 * week)
-		hours, err := s.Weather.Hours(m.Spot(), day.Midnight(m.Clock), day.Add(7).Midnight(m.Clock))
-		if err != nil || len(hours) < 7*24-1 {
+		mean, err := weather.Mean(s.Weather, m.Spot(), day, 7, m.Clock)
+		if err != nil {
 			return m.Today, false, err
-		}
-		mean := 0.
-		for _, h := range hours {
-			mean += h.TempC / float64(len(hours))
 		}
 		w, err := lifecycle.ClosedForm(lt, c.warmAt(mean))
 		if err != nil {

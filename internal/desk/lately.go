@@ -18,7 +18,7 @@ type Lately struct {
 	Days     int                 `json:"days" doc:"looked back"`
 	From     string              `json:"from" doc:"who the hours are from"`
 	RainMm   float64             `json:"rainMm"`
-	Pressure []sprayday.Pressure `json:"pressure"`
+	Pressure []sprayday.Pressure `json:"pressure" doc:"empty where no hour is known"`
 	Events   []sprayday.Event    `json:"events" doc:"wet spells that let a disease in, of the days looked back"`
 	Out      []Protected         `json:"out" doc:"open cases with something that protects on the leaves, what is thinnest first"`
 }
@@ -51,7 +51,9 @@ func (s *Service) Lately(ctx context.Context) (Lately, error) {
 		return Lately{}, err
 	}
 	out := Lately{Days: lookBack, From: s.Weather.Sources(hours), Events: []sprayday.Event{}, Out: []Protected{}}
-	out.Pressure = []sprayday.Pressure{sprayday.MitePressure(hours, m.Clock), sprayday.MildewPressure(hours, m.Clock)}
+	if out.Pressure = []sprayday.Pressure{}; len(hours) > 0 {
+		out.Pressure = append(out.Pressure, sprayday.MitePressure(hours, m.Clock), sprayday.MildewPressure(hours, m.Clock))
+	}
 	for _, h := range hours {
 		out.RainMm += h.RainMm
 	}

@@ -311,15 +311,14 @@ func (s *Service) degreeDays(m house.Moment) func(on civil.Day, lower, upper flo
 	years := map[int][]weather.Day{}
 	return func(on civil.Day, lower, upper float64) (float64, bool) {
 		start := civil.Date(on.Year(), 1, 1)
-		days := years[on.Year()]
-		for i := len(days); i <= on.Sub(start); i++ {
-			d, err := weather.DayOf(s.Weather, m.Spot(), start.Add(i), m.Clock)
-			if err != nil {
+		days, read := years[on.Year()]
+		if !read {
+			var err error
+			if days, err = weather.Days(s.Weather, m.Spot(), start, civil.Date(on.Year()+1, 1, 1).Sub(start), m.Clock); err != nil {
 				return 0, false
 			}
-			days = append(days, d)
+			years[on.Year()] = days
 		}
-		years[on.Year()] = days
 		sum := 0.
 		for _, d := range days[:on.Sub(start)+1] {
 			if !d.Known {

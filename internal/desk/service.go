@@ -103,7 +103,8 @@ func (s *Service) openBook(l knowledge.Local) {
 }
 
 // New makes a service over an open store; standIn gives the hours of weather that nobody
-// measured or foretold.
+// measured or foretold, and nil makes none up: a desk where advice is given does not move a
+// treatment by weather that was invented.
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
 	s := &Service{Store: st, Now: now, begun: now(), reading: make(chan struct{}, 1)}
 	s.written.Store(base)

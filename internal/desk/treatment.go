@@ -28,6 +28,9 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	if err != nil {
 		return sit, err
 	}
+	if !air.Known {
+		air.EveningC = weather.UsualC(m.Spot(), m.Today)
+	}
 	temp := remedy.Warmth(in.Place, air.EveningC)
 	sit.TempC = &temp
 	for _, t := range append(slices.Clone(in.Treated), c.Given()...) {
@@ -95,8 +98,11 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 		return CaseAdvice{}, sit, err
 	}
 	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.from(air), *sit.TempC)}
-	if c.Intake.Place == "indoors" {
+	switch {
+	case c.Intake.Place == "indoors":
 		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
+	case !air.Known:
+		out.Weather = fmt.Sprintf("no weather is known, taken as %.0f °C, usual for the season: look at a thermometer", *sit.TempC)
 	}
 	for _, t := range c.Intake.Treated {
 		if text := s.unmatched(t); text != "" {

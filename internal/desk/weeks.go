@@ -72,11 +72,11 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 	if !req.Harvest.IsZero() {
 		w.Picking = req.Harvest.String()
 	}
-	for i := range warmthDays {
-		d, err := weather.DayOf(s.Weather, m.Spot(), first.Add(i), m.Clock)
-		if err != nil {
-			return w, err
-		}
+	sky, err := weather.Days(s.Weather, m.Spot(), first, warmthDays, m.Clock)
+	if err != nil {
+		return w, err
+	}
+	for _, d := range sky {
 		if !d.Known {
 			break
 		}
@@ -285,21 +285,16 @@ func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r 
 }
 
 // warmth is the mean temperature of each quarter of a day where the plant stands,
-// as far as the forecast goes, then its mean.
+// as far as the forecast goes or as usual there, then the mean of both.
 func (s *Service) warmth(m house.Moment, c *Case) ([]float64, error) {
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(warmthDays).Midnight(m.Clock))
+	out, err := weather.StepsC(s.Weather, m.Spot(), m.Today, warmthDays, lifecycle.StepsADay, m.Clock)
 	if err != nil {
 		return nil, err
 	}
-	var out []float64
 	sum := 0.
-	for part := range slices.Chunk(hours, 24/lifecycle.StepsADay) {
-		mean := 0.
-		for _, h := range part {
-			mean += h.TempC / float64(len(part))
-		}
-		out = append(out, c.warmAt(mean))
-		sum += out[len(out)-1]
+	for i, outdoors := range out {
+		out[i] = c.warmAt(outdoors)
+		sum += out[i]
 	}
-	return append(out, sum/math.Max(1, float64(len(out)))), nil
+	return append(out, sum/float64(len(out))), nil
 }

@@ -22,7 +22,6 @@ func (Station) Kind() string { return "simulated forecast" }
 // climate is what a year is like: round figures of general climate texts, to be
 // believable and no more.
 type climate struct {
-	mean, season    float64 // °C: of the year, and half of what summer is warmer than winter
 	swing, roams    float64 // °C: half of a usual day's span, and how far days stray
 	damp, dampSwing float64 // per cent: humidity of a day, and how far it falls by afternoon
 	wet, wetSummer  float64 // share of days with rain, in midwinter and midsummer
@@ -31,13 +30,13 @@ type climate struct {
 }
 
 var climates = map[string]climate{
-	"":             {10.5, 6.5, 3, 3, 80, 18, .45, .45, 2.2, 6},
-	"mild":         {10.5, 6.5, 3, 3, 80, 18, .45, .45, 2.2, 6},
-	"cold":         {5, 14, 3.5, 7, 72, 20, .3, .4, 4, 5},
-	"dry summer":   {15.5, 8, 4.5, 4, 64, 24, .35, .02, 5, 6},
-	"hot and dry":  {22, 10, 6, 4, 34, 18, .06, .04, 9, 2},
-	"warm and wet": {17.5, 9, 4, 5, 74, 20, .3, .45, 9, 5},
-	"tropical":     {26.5, 1.5, 3, 1.5, 82, 16, .35, .6, 20, 4},
+	"":             {3, 3, 80, 18, .45, .45, 2.2, 6},
+	"mild":         {3, 3, 80, 18, .45, .45, 2.2, 6},
+	"cold":         {3.5, 7, 72, 20, .3, .4, 4, 5},
+	"dry summer":   {4.5, 4, 64, 24, .35, .02, 5, 6},
+	"hot and dry":  {6, 4, 34, 18, .06, .04, 9, 2},
+	"warm and wet": {4, 5, 74, 20, .3, .45, 9, 5},
+	"tropical":     {3, 1.5, 82, 16, .35, .6, 20, 4},
 }
 
 // Hours of the place, each full hour of UTC from the first at or after from.
@@ -62,7 +61,7 @@ func hour(p weather.Place, at time.Time) weather.Hour {
 	solar := at.Add(time.Duration(p.Lon / 15 * float64(time.Hour)))
 	day := civil.Of(solar, time.UTC)
 	h := float64(solar.Hour()) + float64(solar.Minute())/60
-	summer := math.Cos(seasonOf(p, day))
+	summer := weather.Summer(p, day)
 	warm := math.Cos(2 * math.Pi * (h - 15) / 24) // warmest at three in the afternoon
 	// What belongs to a day is true of its noon and goes over into the next.
 	before, share := day, (h+12)/24
@@ -74,7 +73,7 @@ func hour(p weather.Place, at time.Time) weather.Hour {
 	over := func(what string) float64 {
 		return (1-share)*noise(p, before, what) + share*noise(p, before.Add(1), what)
 	}
-	mean := c.mean + c.season*summer + c.roams*(over("t")-.5)*1.6
+	mean := weather.UsualC(p, day) + c.roams*(over("t")-.5)*1.6
 	swing := c.swing * (.8 + .9*over("s"))
 	wind := math.Max(0, (1+7*over("w"))*(1+.3*warm))
 	// A day's wind comes mostly from one side, and goes round a little with the sun.
@@ -88,16 +87,6 @@ func hour(p weather.Place, at time.Time) weather.Hour {
 		}
 	}
 	return out
-}
-
-// seasonOf is 0 at the warmest of the year and pi at the coldest, half a year apart on
-// the two halves of the earth.
-func seasonOf(p weather.Place, day civil.Day) float64 {
-	phase := 2 * math.Pi * (float64(day.YearDay()) - 205) / 365.25
-	if p.Lat < 0 {
-		phase += math.Pi
-	}
-	return phase
 }
 
 // noise is a fixed number in [0, 1) for a place, day and purpose.

@@ -20,7 +20,7 @@ const fields: [keyof Identity, string, string][] = [
   ['public', 'Address growers reach this program at', 'https://desk.example'],
   ['gateway', 'Message gateway or mail server', 'empty: none, or the simulated one of the demo desk'],
   ['scopeCamera', 'Microscope camera’s bridge', 'empty: none, or the simulated one of the demo desk'],
-  ['weatherStation', 'Weather station’s address', 'empty for the simulated one'],
+  ['weatherStation', 'Weather station’s address', 'empty: none, or the simulated one of the demo desk'],
 ];
 /** Where devices stand in the house's network: only whoever names them is told. */
 const devices: (keyof Identity)[] = ['gateway', 'scopeCamera', 'weatherStation'];

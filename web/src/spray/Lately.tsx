@@ -60,7 +60,8 @@ export function Lately() {
               <small>{p.why}</small>
             </div>
           ))}
-          {data && (
+          {data?.pressure.length === 0 && <p className="quiet">No weather is known of these days.</p>}
+          {data && data.pressure.length > 0 && (
             <small>
               {data.rainMm.toFixed(0)} mm of rain; {data.from}. Rules of thumb for the open air, no finding.
             </small>
@@ -68,7 +69,9 @@ export function Lately() {
         </div>
         <div className="sheet pad stack" data-wet-spells={data?.events.length}>
           <h2>Wet spells that let a disease in</h2>
-          {data?.events.length === 0 && <p className="quiet">None in these days.</p>}
+          {data?.events.length === 0 && (
+            <p className="quiet">{data.pressure.length ? 'None in these days.' : 'Not known.'}</p>
+          )}
           {data && data.events.length > 0 && (
             <ul className="tight">
               {spells(data.events).map((e) => (

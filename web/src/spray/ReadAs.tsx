@@ -175,7 +175,8 @@ function Understood({ of: r }: { of: S['WeatherReading'] }) {
             .slice(0, 4)
             .map((g) => `${g.hours} h from ${shortDay(g.from)}, ${clock(g.from)}`)
             .join('; ')}
-          {r.gaps.length > 4 && ` and ${r.gaps.length - 4} more gaps`}. There the simulated hours stand.
+          {r.gaps.length > 4 && ` and ${r.gaps.length - 4} more gaps`}. There the station’s hours stand, if there is
+          one.
         </p>
       )}
     </>

@@ -8,7 +8,7 @@ import { ReadAs } from './ReadAs';
 
 export type Brought = S['WeatherInput'];
 
-/** Whose weather it is: hours somebody brought in a file stand before those the program makes up. */
+/** Whose weather it is: hours somebody brought in a file stand before those of the station. */
 export function WeatherFiles() {
   const client = useQueryClient();
   const say = useToast();
@@ -28,7 +28,7 @@ export function WeatherFiles() {
   };
   const keep = useMutation<S['WeatherFile'][], Problem, Brought>({
     mutationFn: (body) => take<S['WeatherFile'][]>(api.POST('/api/v1/weather/files', { body })),
-    onSuccess: (list) => done(list, 'Kept. These hours stand before the simulated ones from now on.'),
+    onSuccess: (list) => done(list, 'Kept. These hours stand before any others from now on.'),
   });
   const drop = useMutation<S['WeatherFile'][], Problem, string>({
     mutationFn: (id) =>
@@ -79,7 +79,8 @@ export function WeatherFiles() {
         <Trouble of={kept.error ?? drop.error} />
         {kept.data?.length === 0 && (
           <p className="quiet">
-            None. The hours are from the station named in House rules, else simulated: believable, and not your sky.
+            None. The hours are from the station named in House rules; without one no weather is known, and only the
+            demo desk makes it up.
           </p>
         )}
         {kept.data?.map((f) => (
@@ -97,7 +98,7 @@ export function WeatherFiles() {
         ))}
         <small>
           A station of your own is asked every twenty minutes when its address stands in House rules. Anything a file or
-          the station does not know stays simulated, and every hour says whose it is.
+          the station does not know stays unknown (made up on the demo desk), and every hour says whose it is.
         </small>
       </div>
     </div>

@@ -2,6 +2,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import { Link } from 'react-router';
 import { api, type Problem, type S, take } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble, weekday } from '../ui/bits';
@@ -59,8 +60,8 @@ export function Week() {
             ))}
           </ul>
         )}
-        {data && !data.indoors && <HourWeek of={data} at={at} now={now} onAt={setSpot} />}
-        {data && !data.indoors && (
+        {data && !data.indoors && data.days.length > 0 && <HourWeek of={data} at={at} now={now} onAt={setSpot} />}
+        {data && !data.indoors && data.days.length > 0 && (
           <small>
             {data.weather}, {data.at}; {data.rainMm.toFixed(1)} mm of rain in these days. The label and what you see
             outside come first.
@@ -102,7 +103,7 @@ export function Week() {
           />
         </div>
         {hour && !data?.indoors && <OneHour of={hour} />}
-        {data && !data.indoors && <WetLeaf of={data} />}
+        {data && !data.indoors && data.days.length > 0 && <WetLeaf of={data} />}
       </div>
     </div>
   );
@@ -119,6 +120,17 @@ function spotOf(data: S['SprayWeek'] | undefined, when: string): Spot {
 
 function Best({ of: w, onAt }: { of?: S['SprayWeek']; onAt: (when: string) => void }) {
   if (!w || w.indoors) return <h2>{w ? `${w.name}, in a room` : 'One moment…'}</h2>;
+  if (!w.days.length)
+    return (
+      <>
+        <h2>No weather is known for the coming days</h2>
+        <p>
+          Look at the sky and a thermometer: dry leaves, light air, no rain and no frost until it is dry, bees at home.
+          A coordinator names a station under <Link to="/house#desk-weatherStation">House rules, the desk</Link>, or
+          brings its hours as a file under Weather.
+        </p>
+      </>
+    );
   if (!w.best.length)
     return (
       <>
