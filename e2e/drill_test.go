@@ -3,7 +3,6 @@ package e2e
 import (
 	"testing"
 
-	"github.com/chromedp/chromedp"
 	"github.com/chromedp/chromedp/kb"
 	"github.com/stretchr/testify/assert"
 )
@@ -55,7 +54,7 @@ func TestATraineePractises(t *testing.T) {
 	o.signIn("odile")
 	o.open("/drill/you")
 	o.read("Wren")
-	o.do(chromedp.SendKeys(`input[name=course]`, "mites before summer", chromedp.ByQuery))
+	o.fill(`input[name=course]`, "mites before summer")
 	o.click(`[data-course] [data-chip=mite]`)
 	o.click(`[data-do=keep-course]`)
 	o.see(`[data-course="mites before summer"]`)

@@ -16,8 +16,12 @@ import (
 	"time"
 
 	"github.com/chromedp/cdproto/cdp"
+	"github.com/chromedp/cdproto/css"
+	"github.com/chromedp/cdproto/dom"
 	"github.com/chromedp/cdproto/emulation"
 	"github.com/chromedp/cdproto/input"
+	"github.com/chromedp/cdproto/network"
+	cdpage "github.com/chromedp/cdproto/page"
 	cdruntime "github.com/chromedp/cdproto/runtime"
 	"github.com/chromedp/cdproto/target"
 	"github.com/chromedp/chromedp"
@@ -138,7 +142,8 @@ type page struct {
 }
 
 var chrome = sync.OnceValues(func() (string, error) {
-	for _, name := range []string{"chromium", "chromium-browser"} {
+	// The shell is the same engine without the windows around it, and costs three quarters.
+	for _, name := range []string{"/usr/lib/chromium/chromium-headless-shell", "chromium-headless-shell", "chromium", "chromium-browser"} {
 		if p, err := exec.LookPath(name); err == nil {
 			return p, nil
 		}
@@ -170,7 +175,12 @@ func browser(t *testing.T) context.Context {
 	actx, cancelA := chromedp.NewExecAllocator(context.Background(), opts...)
 	ctx, cancel := chromedp.NewContext(actx)
 	require.NoError(t, chromedp.Run(ctx))
-	theBrowser.ctx, theBrowser.close = ctx, func() { cancel(); cancelA(); _ = os.RemoveAll(dir) }
+	theBrowser.ctx, theBrowser.close = ctx, func() {
+		_ = chromedp.Cancel(ctx) // asked to close, not only its starter killed
+		cancel()
+		cancelA()
+		_ = os.RemoveAll(dir)
+	}
 	return ctx
 }
 
@@ -204,7 +214,7 @@ func browse(t *testing.T, base string, w, h int64) *page {
 			t.Errorf("the page threw: %s", e.ExceptionDetails.Error())
 		}
 	})
-	p.do(emulation.SetFocusEmulationEnabled(true), chromedp.EmulateViewport(w, h), emulation.SetEmulatedMedia().WithFeatures([]*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: "light"}, {Name: "prefers-reduced-motion", Value: "reduce"}}))
+	p.do(css.Disable(), network.Disable(), dom.Disable(), emulation.SetFocusEmulationEnabled(true), chromedp.EmulateViewport(w, h), emulation.SetEmulatedMedia().WithFeatures([]*emulation.MediaFeature{{Name: "prefers-color-scheme", Value: "light"}, {Name: "prefers-reduced-motion", Value: "reduce"}}))
 	return p
 }
 
@@ -235,51 +245,67 @@ func (p *page) open(path string) {
 func (p *page) signIn(login string) {
 	p.t.Helper()
 	p.open("/")
-	p.see(`input[name=login]`)
-	p.do(chromedp.SendKeys(`input[name=login]`, login), chromedp.SendKeys(`input[name=password]`, "merrin-sound"+kb.Enter))
+	p.fill(`input[name=login]`, login)
+	p.fill(`input[name=password]`, "merrin-sound"+kb.Enter)
 	p.see(`nav.rail`)
+}
+
+// when waits inside the page until an expression is something, and gives it: one question
+// instead of one every few milliseconds. A page that goes elsewhere meanwhile is asked again.
+func (p *page) when(what, js string, into any) {
+	p.t.Helper()
+	wait := fmt.Sprintf(`new Promise(done => { const look = () => { const x = (() => { try { return %s } catch { return null } })(); x ? done(x) : setTimeout(look, 50) }; look() })`, js)
+	ctx, cancel := context.WithTimeout(p.ctx, patience)
+	defer cancel()
+	for {
+		err := chromedp.Run(ctx, chromedp.Evaluate(wait, into, awaitPromise))
+		if err == nil {
+			return
+		}
+		if ctx.Err() != nil {
+			p.fail(fmt.Errorf("waited in vain for %s: %w", what, err))
+		}
+		if !goneElsewhere(err) {
+			p.fail(fmt.Errorf("%s: %w", what, err))
+		}
+		time.Sleep(50 * time.Millisecond)
+	}
+}
+
+// goneElsewhere tells an error of a page that was left while it was asked.
+func goneElsewhere(err error) bool {
+	for _, s := range []string{"context was destroyed", "Cannot find context", "navigated or closed", "Promise was collected", "cannot find default execution context"} {
+		if strings.Contains(err.Error(), s) {
+			return true
+		}
+	}
+	return false
+}
+
+// visible is an expression that finds something that can be seen.
+func visible(css string) string {
+	return fmt.Sprintf(`(e => e && e.getClientRects().length > 0 && getComputedStyle(e).visibility === 'visible' ? e : null)(document.querySelector(%q))`, css)
 }
 
 // see waits until something is visible.
 func (p *page) see(css string) {
 	p.t.Helper()
-	ctx, cancel := context.WithTimeout(p.ctx, patience)
-	defer cancel()
-	if err := chromedp.Run(ctx, chromedp.WaitVisible(css, chromedp.ByQuery)); err != nil {
-		p.fail(fmt.Errorf("not seen: %s: %w", css, err))
-	}
+	var ok bool
+	p.when(css+" to be seen", "!!"+visible(css), &ok)
 }
 
 // read waits until the page holds some words.
 func (p *page) read(words string) {
 	p.t.Helper()
-	deadline := time.Now().Add(patience)
-	for {
-		if strings.Contains(p.text("body"), words) {
-			return
-		}
-		if time.Now().After(deadline) {
-			p.fail(fmt.Errorf("not on the page: %q", words))
-		}
-		time.Sleep(80 * time.Millisecond)
-	}
+	var ok bool
+	p.when(fmt.Sprintf("%q on the page", words), fmt.Sprintf(`document.body.innerText.replace(/\s+/g, ' ').includes(%q)`, words), &ok)
 }
 
 // until waits until an expression of the page is true.
 func (p *page) until(what, js string) {
 	p.t.Helper()
-	deadline := time.Now().Add(patience)
-	for {
-		var ok bool
-		p.eval("!!("+js+")", &ok)
-		if ok {
-			return
-		}
-		if time.Now().After(deadline) {
-			p.fail(fmt.Errorf("waited in vain for %s", what))
-		}
-		time.Sleep(40 * time.Millisecond)
-	}
+	var ok bool
+	p.when(what, "!!("+js+")", &ok)
 }
 
 // focusIn waits until a field inside something has the focus.
@@ -303,18 +329,71 @@ func (p *page) says(css, words string) {
 	p.until(fmt.Sprintf("%s to say %q", css, words), fmt.Sprintf(`(document.querySelector(%q)?.innerText ?? "").replace(/\s+/g, " ").includes(%q)`, css, words))
 }
 
-func (p *page) click(css string) {
+// click waits until something is seen, stands still and is not covered, as a hand does, and
+// presses in the middle of it.
+func (p *page) click(css string) { p.t.Helper(); p.clickAt(css, visible(css)) }
+
+// clickNamed presses the element of that kind that says the words and nothing else.
+func (p *page) clickNamed(css, words string) {
 	p.t.Helper()
-	p.see(css)
-	p.do(chromedp.Click(css, chromedp.ByQuery))
+	p.clickAt(words, fmt.Sprintf(`[...document.querySelectorAll(%q)].find(e => e.innerText.trim() === %q && e.getClientRects().length)`, css, words))
+}
+
+func (p *page) clickAt(what, js string) {
+	p.t.Helper()
+	var at []float64
+	p.when(what+" to be pressed", fmt.Sprintf(`(e => {
+		if (!e) return null
+		e.scrollIntoView({block: 'nearest', behavior: 'instant'})
+		const b = e.getBoundingClientRect(), x = b.x + b.width / 2, y = b.y + b.height / 2, over = document.elementFromPoint(x, y)
+		const was = window.__at, now = [%q, x, y].join()
+		window.__at = now
+		return was === now && over && (e.contains(over) || over.contains(e)) ? [x, y] : null
+	})(%s)`, what, js), &at)
+	p.do(chromedp.MouseClickXY(at[0], at[1]))
 }
 
 func (p *page) fill(css, words string) {
 	p.t.Helper()
-	p.see(css)
-	var ok bool
-	p.do(chromedp.Focus(css, chromedp.ByQuery), chromedp.Evaluate(fmt.Sprintf(`(document.querySelector(%q).select(), true)`, css), &ok))
+	p.focus(css)
+	p.eval(`document.activeElement.select?.(), true`, new(bool))
 	p.do(chromedp.KeyEvent(words))
+}
+
+// fillNamed fills the field that a label of these words belongs to.
+func (p *page) fillNamed(label, words string) {
+	p.t.Helper()
+	p.when(label, fmt.Sprintf(`(l => { l?.parentElement.querySelector('input, textarea')?.focus(); return !!l?.parentElement.contains(document.activeElement) })([...document.querySelectorAll('label')].find(l => l.innerText.replace('*', '').trim() === %q))`, label), new(bool))
+	p.do(chromedp.KeyEvent(words))
+}
+
+// piece is a picture of one thing on the page.
+func (p *page) piece(css string) []byte {
+	p.t.Helper()
+	var at []float64
+	p.when(css, fmt.Sprintf(`(e => { e?.scrollIntoView({block: 'nearest'}); const b = e?.getBoundingClientRect(); return b && [b.x + scrollX, b.y + scrollY, b.width, b.height] })(%s)`, visible(css)), &at)
+	var out []byte
+	p.do(chromedp.ActionFunc(func(ctx context.Context) (err error) {
+		out, err = cdpage.CaptureScreenshot().WithClip(&cdpage.Viewport{X: at[0], Y: at[1], Width: at[2], Height: at[3], Scale: 1}).WithCaptureBeyondViewport(true).Do(ctx)
+		return err
+	}))
+	return out
+}
+
+// focus puts the focus on something seen.
+func (p *page) focus(css string) {
+	p.t.Helper()
+	p.when("the focus to be on "+css, fmt.Sprintf(`(e => { e?.focus(); return document.activeElement === e })(%s)`, visible(css)), new(bool))
+}
+
+// upload puts files into a field for them, hidden or not.
+func (p *page) upload(css string, files ...string) {
+	p.t.Helper()
+	p.when(css, fmt.Sprintf(`!!document.querySelector(%q)`, css), new(bool))
+	var field *cdruntime.RemoteObject
+	p.do(chromedp.Evaluate(fmt.Sprintf(`document.querySelector(%q)`, css), &field), chromedp.ActionFunc(func(ctx context.Context) error {
+		return dom.SetFileInputFiles(files).WithObjectID(field.ObjectID).Do(ctx)
+	}))
 }
 
 // press sends keys to whatever has the focus.

@@ -231,7 +231,7 @@ func TestACoordinatorBansARemedy(t *testing.T) {
 	p.signIn("odile")
 	p.open("/house")
 	p.see(`[data-policy=soap] [role=combobox]`)
-	p.do(chromedp.Focus(`[data-policy=soap] [role=combobox]`, chromedp.ByQuery))
+	p.focus(`[data-policy=soap] [role=combobox]`)
 	p.press(kb.Enter)
 	p.see(`li[data-value=no]`)
 	p.press(kb.ArrowDown, kb.ArrowDown, kb.Enter)
@@ -253,7 +253,7 @@ func TestNoFieldLosesLetters(t *testing.T) {
 	types := func(css, words string) {
 		t.Helper()
 		p.see(css)
-		p.do(chromedp.Focus(css, chromedp.ByQuery))
+		p.focus(css)
 		for _, c := range words {
 			p.typed(string(c))
 			p.do(chromedp.Sleep(100 * time.Millisecond)) // the pace is what is tested

@@ -232,6 +232,7 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 		{"a box with caterpillars, on a telephone", 390, 844, "Elowen Hay", "box", "garden", "webs and green caterpillars", nil, "box-caterpillar", "5 L"},
 	} {
 		t.Run(x.name, func(t *testing.T) {
+			t.Parallel()
 			c := &counted{page: browse(t, base, x.wide, x.high)}
 			c.signIn("ansel")
 			c.intake(x.grower, x.plant, x.place, x.story, x.minds...)
@@ -245,6 +246,7 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 		})
 	}
 	t.Run("a rose with black spot, by a trainee with review", func(t *testing.T) {
+		t.Parallel()
 		c := &counted{page: browse(t, base, 1280, 800)}
 		c.signIn("wren")
 		c.intake("Piran Wood", "rose", "garden", "black spots, yellow leaves", "bloom")
@@ -286,6 +288,7 @@ func TestFromBagToPageInTwentyFiveActions(t *testing.T) {
 		assert.LessOrEqual(t, c.acts+a.acts, 25)
 	})
 	t.Run("a tomato with blight, by keys alone", func(t *testing.T) {
+		t.Parallel()
 		c := &counted{page: browse(t, base, 1280, 800)}
 		c.signIn("brann")
 		c.key("n")

@@ -49,7 +49,10 @@ func TestTheLoopFromHandOverToTheEnd(t *testing.T) {
 	var wide bool
 	g.eval(`document.documentElement.scrollWidth > innerWidth`, &wide)
 	assert.False(t, wide, "no sideways scrolling")
-	g.do(chromedp.Click(`input[name=done]`, chromedp.ByQuery), chromedp.Click(`input[name=word][value=gone]`, chromedp.ByQuery), chromedp.SendKeys(`textarea[name=note]`, "clean since Sunday", chromedp.ByQuery), chromedp.Click(`form#tell button`, chromedp.ByQuery))
+	g.click(`input[name=done]`)
+	g.click(`input[name=word][value=gone]`)
+	g.fill(`textarea[name=note]`, "clean since Sunday")
+	g.click(`form#tell button`)
 	g.read("Thank you, the desk has it.")
 	g.see(`.ticked`)
 
@@ -105,9 +108,7 @@ func TestTheCodeOnABagLeadsToItsCase(t *testing.T) {
 	var ids []string
 	p.eval(`[...document.querySelectorAll('.bagtag')].map(t => t.dataset.bagtag)`, &ids)
 	for _, id := range ids[:3] {
-		var shot []byte
-		p.do(chromedp.Screenshot(`[data-bagtag="`+id+`"] svg[role=img]`, &shot, chromedp.ByQuery))
-		pic, err := png.Decode(bytes.NewReader(shot))
+		pic, err := png.Decode(bytes.NewReader(p.piece(`[data-bagtag="` + id + `"] svg[role=img]`)))
 		require.NoError(t, err)
 		bits, err := gozxing.NewBinaryBitmapFromImage(pic)
 		require.NoError(t, err)
@@ -156,9 +157,9 @@ func TestTwoPlantsGoHomeTogether(t *testing.T) {
 	p.click(`[role=option]:last-child`)
 	p.until("it to be Odile's", `document.querySelector(".whose")?.innerText.includes("Odile")`)
 	p.press("6")
-	p.do(chromedp.Click(`//nav[@aria-label='Tables of the rounds']//a[.='Whose']`, chromedp.BySearch))
+	p.clickNamed(`nav[aria-label="Tables of the rounds"] a`, "Whose")
 	p.until("hers to hold it", `document.querySelector("[data-hand=Odile]")?.textContent.includes('Quince')`)
-	p.do(chromedp.Click(`//nav[@aria-label='Tables of the rounds']//a[.='The day']`, chromedp.BySearch))
+	p.clickNamed(`nav[aria-label="Tables of the rounds"] a`, "The day")
 	p.see(`[data-day]`)
 	assert.Contains(t, p.text(`.figures`), "handed over")
 }

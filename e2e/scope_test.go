@@ -156,7 +156,7 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	p.see(`[data-onpicture] img`)
 	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
 	p.do(chromedp.Evaluate(anew+`.click()`, nil))
-	p.do(chromedp.Focus(`[data-onpicture]`, chromedp.ByQuery))
+	p.focus(`[data-onpicture]`)
 	at := scope.Point{X: 480, Y: 360}
 	for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
 		for _, end := range x {
@@ -271,7 +271,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	require.NoError(t, png.Encode(&b, m))
 	file := filepath.Join(t.TempDir(), "leaf on squared paper.png")
 	require.NoError(t, os.WriteFile(file, b.Bytes(), 0o600))
-	p.do(chromedp.SetUploadFiles(`input[name=photo]`, []string{file}, chromedp.ByQuery))
+	p.upload(`input[name=photo]`, file)
 	p.click(`[data-thumb]`)
 	p.click(`[data-ruler]`)
 	p.until("the picture", `document.querySelector('[data-onpicture] img')?.naturalWidth > 0`)

@@ -42,7 +42,7 @@ func TestTheSeasonFromFigureToRecords(t *testing.T) {
 
 	cards := filepath.Join(t.TempDir(), "cards.csv")
 	require.NoError(t, os.WriteFile(cards, []byte("Date,Plant,Diagnosis,Remarks\n3.4.2019,Rose,rust,xylotheque\n31.2.2019,Rose,rust,\n4.4.2019,Rose,rust,\n"), 0o600))
-	p.do(chromedp.SetUploadFiles(`[data-bring-in] input[type=file]`, []string{cards}, chromedp.ByQuery))
+	p.upload(`[data-bring-in] input[type=file]`, cards)
 	p.see(`[data-reading=csv]`)
 	p.open("/season/records") // the file lies with the desk: a reload goes on with it
 	p.read("2 of 3 rows")
@@ -70,13 +70,14 @@ func TestSomebodyNewComesIn(t *testing.T) {
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("odile")
 	p.open("/house")
-	p.do(chromedp.Click(`//button[.='Let somebody in']`, chromedp.BySearch))
+	p.clickNamed("button", "Let somebody in")
 	p.see(`[data-people] form`)
 	var fields int
 	p.eval(`document.querySelectorAll('[data-people] form input').length`, &fields)
 	require.GreaterOrEqual(t, fields, 3)
-	p.do(chromedp.SendKeys(`//label[.='Name']/following::input[1]`, "Isolde", chromedp.BySearch), chromedp.SendKeys(`//label[.='Sign-in name']/following::input[1]`, "isolde", chromedp.BySearch))
-	p.do(chromedp.Click(`//button[.='Let them in']`, chromedp.BySearch))
+	p.fillNamed("Name", "Isolde")
+	p.fillNamed("Sign-in name", "isolde")
+	p.clickNamed("button", "Let them in")
 	p.see(`[data-invite]`)
 	var path string
 	p.eval(`document.querySelector('[data-invite]').dataset.invite`, &path)

@@ -36,7 +36,7 @@ func TestShots(t *testing.T) {
 	open := func(plant string) {
 		p.open("/")
 		p.see(`.tag[data-plant="` + plant + `"]`)
-		p.do(chromedp.Click(`.tag[data-plant="`+plant+`"]`, chromedp.ByQuery))
+		p.click(`.tag[data-plant="` + plant + `"]`)
 		p.see("nav.steps")
 	}
 	step := func(name string) {

@@ -75,7 +75,7 @@ func TestASprayDayIsDraggedAndMovedByKeys(t *testing.T) {
 		return s
 	}
 	first, left := day(), share()
-	p.do(chromedp.Focus(`[data-pin="2"]`, chromedp.ByQuery))
+	p.focus(`[data-pin="2"]`)
 	p.press(kb.ArrowRight, kb.ArrowRight)
 	p.until("the day to move", fmt.Sprintf(`document.querySelector('[data-pin="2"]').dataset.day > %q`, first))
 	p.until("the picture to be worked out anew", fmt.Sprintf(`document.querySelector('[data-rhythm=set] .num').innerText + '|' + document.querySelectorAll('[data-rhythm]').length !== %q`, left))
@@ -100,7 +100,7 @@ func TestASprayDayIsDraggedAndMovedByKeys(t *testing.T) {
 	}
 	step := func(key string) {
 		at := day()
-		p.do(chromedp.Focus(`[data-pin="2"]`, chromedp.ByQuery))
+		p.focus(`[data-pin="2"]`)
 		p.press(key)
 		p.until("the day to move", fmt.Sprintf(`document.querySelector('[data-pin="2"]').dataset.day !== %q`, at))
 	}
@@ -164,7 +164,7 @@ func TestAWeatherFileChangesTheWindow(t *testing.T) {
 	require.NoError(t, os.WriteFile(file, []byte(strings.Join(rows, "\n")), 0o600))
 	p.press("e")
 	p.see(`input[name=weather-file]`)
-	p.do(chromedp.SetUploadFiles(`input[name=weather-file]`, []string{file}, chromedp.ByQuery))
+	p.upload(`input[name=weather-file]`, file)
 	p.until("the file to be read", `document.querySelector('[data-reading]')?.dataset.reading || document.querySelector('[name=order]')`)
 	var two bool
 	if p.eval(`!!document.querySelector('input[name=order]')`, &two); two { // a date that can be read two ways is asked about
@@ -216,7 +216,8 @@ func TestAWinterProgrammeAndWhatIsLeft(t *testing.T) {
 	p.do(chromedp.Evaluate(`fetch('/api/v1/session').then(r => r.json()).then(s => s.now)`, &now, awaitPromise))
 	day, err := time.Parse("2006-01-02", now[:10])
 	require.NoError(t, err)
-	p.do(chromedp.SetValue(`input[name=since-on]`, "", chromedp.ByQuery), chromedp.SendKeys(`input[name=since-on]`, day.AddDate(0, 0, -5).Format("01022006"), chromedp.ByQuery))
+	p.focus(`input[name=since-on]`)
+	p.do(chromedp.KeyEvent(day.AddDate(0, 0, -5).Format("01022006")))
 	p.read("Not again before")
 	p.eval(`document.documentElement.scrollWidth > innerWidth`, &wide)
 	assert.False(t, wide, "no sideways scrolling")

@@ -18,7 +18,7 @@ func (p *page) choose(name, value string) {
 func (p *page) chooseIn(list, value string) {
 	p.t.Helper()
 	p.see(list)
-	p.do(chromedp.Focus(list, chromedp.ByQuery))
+	p.focus(list)
 	p.press(kb.Enter)
 	item := fmt.Sprintf(`li[role=option][data-value=%q]`, value)
 	p.see(item)

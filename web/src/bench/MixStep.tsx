@@ -108,6 +108,10 @@ export function MixStep({ view }: { view: View }) {
           </div>
         )}
         <ChangeTrouble id={view.id} change={change} />
+        <Button type="submit" variant="contained" className="primary" {...press.button} data-do="keep-mix">
+          {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>
+        </Button>
+        {/* Below, so that the button does not move away under the hand when the days are known. */}
         {proposed && (
           <p data-proposed>
             <small>
@@ -125,9 +129,6 @@ export function MixStep({ view }: { view: View }) {
             </small>
           </p>
         )}
-        <Button type="submit" variant="contained" className="primary" {...press.button} data-do="keep-mix">
-          {`${both.slice(0, 1).toUpperCase()}${both.slice(1)}`}&nbsp;<kbd>Enter</kbd>
-        </Button>
       </div>
       <div className="stack">
         <div className="sheet pad">
