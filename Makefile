@@ -48,7 +48,7 @@ test: browser $(PAGE) $(BOOK)
 	$(MAKE) --no-print-directory -j3 --output-sync=target test-journeys test-program test-page
 
 test-page: $(PAGE)
-	cd web && npx --no-install tsc --noEmit && npx --no-install vitest run
+	cd web && npx --no-install vitest run
 
 test-program: $(PAGE) $(BOOK)
 	go test -count=1 -timeout 20m $$(go list ./... | grep -v /e2e)

@@ -62,6 +62,9 @@ func NewEngine(b *knowledge.Base) *Engine {
 	return e
 }
 
+// mostStates are the states of a finding up to which equal rows are looked for.
+const mostStates = 16
+
 func (e *Engine) addFinding(r reading) {
 	n, f := len(r.bg), r.find
 	grid := func(levels int) [][]float64 {
@@ -77,8 +80,22 @@ func (e *Engine) addFinding(r reading) {
 		no, left = grid(nLevels), grid(1)
 	}
 	one := make([]float64, n)
+	// Most causes say nothing of a finding and share what a stranger would show: reckoned once.
+	same := map[[mostStates]float64]int{}
+	rows := slices.Concat(p, yes, alone, no, left)
 	for i, c := range e.Base.Causes {
 		ch := c.Chances(f)
+		if n <= mostStates {
+			var key [mostStates]float64
+			copy(key[:], ch)
+			if j, ok := same[key]; ok {
+				for _, row := range rows {
+					row[i] = row[j]
+				}
+				continue
+			}
+			same[key] = i
+		}
 		r.alone(ch, one)
 		for s, v := range ch {
 			p[s][i], alone[s][i] = v, one[s]

@@ -63,7 +63,7 @@ type Service struct {
 // the engine that reads it.
 type book struct {
 	base   *knowledge.Base
-	engine *differential.Engine
+	engine func() *differential.Engine // made when it is first asked for: a desk that opens has several books in a row
 }
 
 // Base is the herbarium as this desk has it today. Read it once for one answer: a
@@ -71,7 +71,7 @@ type book struct {
 func (s *Service) Base() *knowledge.Base { return s.book.Load().base }
 
 // Engine ranks by Base.
-func (s *Service) Engine() *differential.Engine { return s.book.Load().engine }
+func (s *Service) Engine() *differential.Engine { return s.book.Load().engine() }
 
 // Settle reads where the desk is from its House rules, opens the book for it, and brings what
 // cases are found by up to date.
@@ -84,22 +84,26 @@ func (s *Service) Settle(ctx context.Context) error {
 	return s.Reindex(ctx)
 }
 
-// plain are the engines of books that no desk has a word on: one for a process, as
-// building one takes longer than opening a desk.
-var plain sync.Map
+// plain is the last book that no desk had a word on: desks opened one after another over the
+// same book share its engine.
+var plain atomic.Pointer[book]
 
 func (s *Service) openBook(l knowledge.Local) {
 	files := s.written.Load()
 	if reflect.DeepEqual(l, knowledge.Local{}) {
-		e, ok := plain.Load(files)
-		if !ok {
-			e, _ = plain.LoadOrStore(files, differential.NewEngine(files))
+		b := plain.Load()
+		if b == nil || b.base != files {
+			b = bookOf(files)
+			plain.Store(b)
 		}
-		s.book.Store(&book{files, e.(*differential.Engine)})
+		s.book.Store(b)
 		return
 	}
-	b := files.At(l)
-	s.book.Store(&book{b, differential.NewEngine(b)})
+	s.book.Store(bookOf(files.At(l)))
+}
+
+func bookOf(b *knowledge.Base) *book {
+	return &book{b, sync.OnceValue(func() *differential.Engine { return differential.NewEngine(b) })}
 }
 
 // New makes a service over an open store; standIn gives the hours of weather that nobody

@@ -4188,6 +4188,7 @@ export interface components {
             from: string;
             /** @description open cases with something that protects on the leaves, what is thinnest first */
             out: components["schemas"]["Protected"][];
+            /** @description empty where no hour is known */
             pressure: components["schemas"]["Pressure"][];
             /** Format: double */
             rainMm: number;
@@ -7135,7 +7136,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/UZixc0JqWseZNXGLpXruL9HddyStPoy6.ics",
+                     *         "path": "/c/7kx5mYMEDnGv_62wkQSWsc7IguoOhy0v.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7176,7 +7177,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/UZixc0JqWseZNXGLpXruL9HddyStPoy6.ics",
+                     *       "path": "/c/7kx5mYMEDnGv_62wkQSWsc7IguoOhy0v.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7272,7 +7273,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTAyNFM0QUQ2QkdWTkpYVjRS"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBXUFYzNFg0REVXUU5HMktH"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7336,7 +7337,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7486,7 +7487,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7657,7 +7658,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8007,7 +8008,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8337,7 +8338,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8653,7 +8654,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8920,7 +8921,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9358,7 +9359,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9763,7 +9764,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9895,7 +9896,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T40F1J0EHCQJ6WM6NP2"
+                 *       "to": "01KX8M6T402930T3SMFHEXJEYW"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9931,7 +9932,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T074N0M48GR37SW3RE",
+                     *         "person": "g-01KX8KD5T0Y936XXEZVVVVWV8H",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -10145,7 +10146,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10495,7 +10496,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10819,7 +10820,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0QSV94N8V518T3PBD",
+                     *         "person": "g-01KX3X4TM0MNS10WKNXRPXJYHX",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -11145,7 +11146,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11543,7 +11544,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11773,7 +11774,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12009,7 +12010,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12382,7 +12383,7 @@ export interface operations {
                      *             "on": [
                      *               "2026-07-13"
                      *             ],
-                     *             "share": 0.2890309540630632
+                     *             "share": 0.28903095406306295
                      *           }
                      *         ],
                      *         "sky": [
@@ -12466,7 +12467,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12707,7 +12708,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13007,7 +13008,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13243,7 +13244,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13595,7 +13596,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14027,7 +14028,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14189,7 +14190,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40WZBEA0BEZBT687W3",
+                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14943,15 +14944,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry",
+                     *       "host": "blackberry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 5,
-                     *       "place": "garden",
-                     *       "plant": "Cherry",
-                     *       "sprayer": "5 L",
-                     *       "story": "Leaves curl and pucker. My neighbour has it too."
+                     *       "month": 3,
+                     *       "place": "greenhouse",
+                     *       "plant": "Blackberry and loganberry",
+                     *       "sprayer": "2 L",
+                     *       "story": "Roots circle the pot."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14988,20 +14989,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry",
+                     *       "host": "blackberry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "few"
+                     *           "state": "none"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 5,
-                     *       "place": "garden",
-                     *       "plant": "Cherry",
-                     *       "sprayer": "5 L",
-                     *       "story": "Leaves curl and pucker. My neighbour has it too."
+                     *       "month": 3,
+                     *       "place": "greenhouse",
+                     *       "plant": "Blackberry and loganberry",
+                     *       "sprayer": "2 L",
+                     *       "story": "Roots circle the pot."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15045,20 +15046,20 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "cherry",
+                     *       "host": "blackberry",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
                      *           "finding": "flecks",
-                     *           "state": "few"
+                     *           "state": "none"
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 5,
-                     *       "place": "garden",
-                     *       "plant": "Cherry",
-                     *       "sprayer": "5 L",
-                     *       "story": "Leaves curl and pucker. My neighbour has it too."
+                     *       "month": 3,
+                     *       "place": "greenhouse",
+                     *       "plant": "Blackberry and loganberry",
+                     *       "sprayer": "2 L",
+                     *       "story": "Roots circle the pot."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15108,24 +15109,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.197843072523453,
+                     *           "bits": 2.88073108532945,
                      *           "finding": "main-sign",
-                     *           "leads": "Cherry blackfly",
+                     *           "leads": "Rose scale",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "shape"
+                     *               "state": "lumps"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.2916557048933887,
+                     *           "p": 0.19298073643866062,
                      *           "saw": [
-                     *             "curled, twisted or stunted growth"
+                     *             "fluff, bumps or galls"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 0.7,
+                     *       "expertMinutes": 1.4,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -15134,37 +15135,37 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was cherry blackfly"
+                     *           "why": "it was rose scale"
                      *         }
                      *       ],
                      *       "points": 17,
                      *       "right": "no",
-                     *       "split": "curl",
+                     *       "split": "bumps",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.197843072523453,
-                     *           "bits": -0.2607958094752168,
+                     *           "betterBits": 2.88073108532945,
+                     *           "bits": 0.04834760693771356,
                      *           "finding": "flecks",
-                     *           "leads": "Western flower thrips",
+                     *           "leads": "Ordinary ageing of old leaves",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
-                     *               "state": "few"
+                     *               "state": "none"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.05305745615120314,
+                     *           "p": 0.027094526963223734,
                      *           "saw": [
-                     *             "few"
+                     *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Leaf shape split it: curled down or puckered.",
-                     *       "truth": "Cherry blackfly",
-                     *       "truthId": "cherry-blackfly"
+                     *       "tilt": "Bumps on stems or leaves split it: flat covers like tiny shells.",
+                     *       "truth": "Rose scale",
+                     *       "truthId": "rose-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15293,13 +15294,13 @@ export interface operations {
                     /**
                      * @example [
                      *       {
-                     *         "course": 1,
+                     *         "course": 2,
                      *         "days": 1,
                      *         "due": 0,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "n": 2,
                      *         "name": "Odile",
-                     *         "right": 0,
+                     *         "right": 1,
                      *         "role": "coordinator",
                      *         "says": [
                      *           "After 8 answers more, this says how far the certainty can be trusted."
@@ -15488,11 +15489,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "red-mite",
-                     *           "text": "Red mite of fruit and citrus"
+                     *           "id": "magnolia-scale",
+                     *           "text": "Magnolia scale"
                      *         }
                      *       ],
-                     *       "plate": "hydrangea-scale"
+                     *       "plate": "magnolia-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15523,7 +15524,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "red-mite",
+                 *       "choice": "magnolia-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15539,10 +15540,10 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "againDays": 0.5,
-                     *       "option": "hydrangea-scale",
-                     *       "right": false,
-                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
+                     *       "againDays": 2,
+                     *       "option": "magnolia-scale",
+                     *       "right": true,
+                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15740,7 +15741,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80FY4CEQYH5YK0VV7T",
+                     *         "id": "g-01KJQV9Z80BH5NM0ND0Y00BQND",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15792,7 +15793,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80HS0S6YDDRXXEEB55",
+                     *               "person": "g-01KKSAFA80PNW3195YBMKSEYKZ",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15926,7 +15927,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80HS0S6YDDRXXEEB55"
+                 *       "person": "g-01KKSAFA80PNW3195YBMKSEYKZ"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -16002,8 +16003,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0ZNEKKA3Y9RGB8ZM4",
-                 *       "into": "g-01KX8BM520RN10QGQGASJNYT00"
+                 *       "from": "g-01KS358WM0W81QH8MNQAXYQRH4",
+                 *       "into": "g-01KX8BM5203NDSGF5BAB08MXH2"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -16047,10 +16048,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520S9RDZ55VVN8GFR1P"
+                 *         "01KX8BM520H314R2XD82WX6YVA"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM520RN10QGQGASJNYT00"
+                 *       "person": "g-01KX8BM5203NDSGF5BAB08MXH2"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -16067,7 +16068,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40DA77NAPNHR9F44E9",
+                     *       "id": "g-01KX8M6T40PCMR842D8R9KM4EH",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -16098,11 +16099,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T4004V8ZHP3VM17H812",
+                 *           "id": "01KX8M6T40HECF3VSV0RB6RYVH",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T402HBTQ7J7974FKXXG",
+                 *           "id": "01KX8M6T40R3P3XNMPV8E3W9J3",
                  *           "version": 2
                  *         }
                  *       ]
@@ -16140,7 +16141,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T074N0M48GR37SW3RE",
+                     *         "person": "g-01KX8KD5T0Y936XXEZVVVVWV8H",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16550,10 +16551,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 425,
+                     *         "cases": 1,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "the card index of before.csv",
+                     *         "name": "cards.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16816,7 +16817,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 425,
+                     *       "gone": 1,
                      *       "stay": []
                      *     }
                      */
@@ -17053,15 +17054,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3813384,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
+                     *       "bytes": 2898744,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 235,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -17122,15 +17123,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3825744,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
+                     *       "bytes": 2911104,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 235,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17213,8 +17214,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 823296,
-                     *           "cases": 31,
+                     *           "bytes": 1732608,
+                     *           "cases": 455,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17227,15 +17228,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3887544,
-                     *       "cases": 31,
-                     *       "folder": "/tmp/TestExamples1421929405/001/backups",
+                     *       "bytes": 3166544,
+                     *       "cases": 455,
+                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 235,
+                     *       "lines": 659,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17276,8 +17277,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 823296,
-                     *       "cases": 31,
+                     *       "bytes": 1732608,
+                     *       "cases": 455,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17628,7 +17629,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/cwj09EcJF-zhgTNMqCxv3CtgZGF_r8As",
+                     *       "path": "/join/MuUeQAn1NRWHbG1cRlZemVfsy_TnGbwB",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17762,7 +17763,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/7PG0RC-Q6ujh7Fg1uZZFSzWEy20-AzRH",
+                     *       "path": "/join/8jRbp3_CacJM5wmROzIW7b4eGA92V8IT",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17808,7 +17809,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "5c3826b8b63fa555",
+                     *         "id": "840429a62389bebf",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -20256,7 +20257,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40F1J0EHCQJ6WM6NP2",
+                 *       "account": "01KX8M6T402930T3SMFHEXJEYW",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20341,7 +20342,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T40F1J0EHCQJ6WM6NP2",
+                 *       "account": "01KX8M6T402930T3SMFHEXJEYW",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20425,8 +20426,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T40F1J0EHCQJ6WM6NP2",
-                 *       "to": "01KX8M6T40F1J0EHCQJ3H9AT09"
+                 *       "from": "01KX8M6T402930T3SMFHEXJEYW",
+                 *       "to": "01KX8M6T402930T3SMFE6ABZKF"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

@@ -4,7 +4,7 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Finding, S, View } from '../api/client';
 import { readCounts } from '../parts/count/counts';
-import { aCase, asked, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { aCase, asked, askedAt, desk, refusal, show, vocabulary, write } from '../test/desk';
 import { Act } from './Act';
 import { MixStep } from './MixStep';
 import { RemedyStep } from './RemedyStep';
@@ -99,7 +99,7 @@ describe('act or wait', () => {
   it('keeps what was counted through a reload, and lets it go once the case holds it', async () => {
     desk('PUT /api/v1/cases/01X/act', aCase({ version: 4 }));
     const first = open();
-    await userEvent.type(counts(), '12 7 31');
+    await write(counts(), '12 7 31');
     await userEvent.click(screen.getByText(/^heavy/));
     first.unmount();
     open();
@@ -158,7 +158,7 @@ describe('act or wait', () => {
   });
   it('names a count that is none, and keeps nothing', async () => {
     open();
-    await userEvent.type(counts(), '12 7.5');
+    await write(counts(), '12 7.5');
     expect(screen.getByText(/“7.5” is not a count/)).toBeTruthy();
     await userEvent.click(screen.getByText('Act', { selector: 'button' }));
     expect(askedAt('PUT /api/v1/cases/01X/act')).toHaveLength(0);
@@ -255,7 +255,7 @@ describe('a sprayer', () => {
     const holds = () => document.querySelector('input[name=sprayer]') as HTMLInputElement;
     await waitFor(() => expect(holds()).toBeTruthy());
     await userEvent.clear(holds());
-    await userEvent.type(holds(), '500');
+    await write(holds(), '500');
     first.unmount();
     const second = of('Joss Trewin');
     await waitFor(() => expect(holds()?.value).toBe('1'));
@@ -276,7 +276,7 @@ describe('what is bought', () => {
     await waitFor(() => expect(times()?.value).toBe('3'));
     await waitFor(() => expect(askedAt('POST /api/v1/blend').at(-1)?.body).toMatchObject({ treatments: 3 }));
     await userEvent.clear(times());
-    await userEvent.type(times(), '2');
+    await write(times(), '2');
     await waitFor(() => expect(askedAt('POST /api/v1/blend').at(-1)?.body).toMatchObject({ treatments: 2 }));
   });
 });
@@ -399,7 +399,7 @@ describe('how it went', () => {
     desk('POST /api/v1/cases/01X/followup', { ...handed, version: 4 });
     shown(<Story view={handed} />, handed);
     expect(screen.getByLabelText(/^Before: a number/)).toHaveProperty('value', '12 7 31');
-    await userEvent.type(screen.getByLabelText(/^Now: a number/), '1,5');
+    await write(screen.getByLabelText(/^Now: a number/), '1,5');
     await userEvent.click(screen.getByText('Judge it'));
     await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/followup')).toHaveLength(1));
     expect(askedAt('POST /api/v1/cases/01X/followup')[0]?.body).toEqual({
@@ -413,7 +413,7 @@ describe('how it went', () => {
       throw new Error('no wifi');
     });
     const first = shown(<Story view={handed} />, handed);
-    await userEvent.type(screen.getByLabelText('What they say'), 'clean new leaves');
+    await write(screen.getByLabelText('What they say'), 'clean new leaves');
     await userEvent.click(screen.getByText('No answer'));
     expect((await screen.findByRole('alert')).textContent).toContain('cannot be reached');
     first.unmount();

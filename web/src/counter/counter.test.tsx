@@ -1,7 +1,7 @@
 import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import { aCase, askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { aCase, askedAt, desk, refusal, show, vocabulary, write } from '../test/desk';
 import { CheckIn } from './CheckIn';
 import { Counter } from './Counter';
 
@@ -32,7 +32,7 @@ describe('checking in', () => {
       body: (a.body as { text: string }).text.startsWith('neem') ? two : soap,
     }));
     await open();
-    await userEvent.type(field(/^Already sprayed/), 'neem yesterday');
+    await write(field(/^Already sprayed/), 'neem yesterday');
     expect(await screen.findByText(/Which neem was it/)).toBeTruthy();
     await userEvent.click(screen.getByText('Insecticidal soap', { selector: '.chip' }));
     expect(field(/^Already sprayed/)).toHaveProperty('value', 'Insecticidal soap yesterday');
@@ -44,14 +44,14 @@ describe('checking in', () => {
     return { ...r, done };
   };
   const fill = async () => {
-    await userEvent.type(field(/^Grower/), 'Ilse Marrow');
-    await userEvent.type(field(/^Plant/), 'stick bean');
+    await write(field(/^Grower/), 'Ilse Marrow');
+    await write(field(/^Plant/), 'stick bean');
     await userEvent.tab();
     await userEvent.click(screen.getByText('garden'));
     await userEvent.click(screen.getByText('we eat it'));
-    await userEvent.type(field(/^Days until/), '4');
-    await userEvent.type(field(/^Already sprayed/), 'soap 9 days ago');
-    await userEvent.type(field(/^Their story/), 'pale');
+    await write(field(/^Days until/), '4');
+    await write(field(/^Already sprayed/), 'soap 9 days ago');
+    await write(field(/^Their story/), 'pale');
   };
   it('sends what was said, the plant by any of its names, and clears the draft', async () => {
     desk('POST /api/v1/cases', aCase());
@@ -126,7 +126,7 @@ describe('checking in', () => {
   });
   it('asks what kind of plant an unknown one is', async () => {
     await open();
-    await userEvent.type(field(/^Plant/), 'triffid');
+    await write(field(/^Plant/), 'triffid');
     expect(screen.getByText(/treated with care, by family and form/)).toBeTruthy();
     expect(screen.getByText('What kind of plant it is')).toBeTruthy();
   });

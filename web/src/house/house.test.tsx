@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { S } from '../api/client';
 import { Problem } from '../api/client';
-import { askedAt, desk, refusal, show, vocabulary } from '../test/desk';
+import { askedAt, desk, refusal, show, vocabulary, write } from '../test/desk';
 import { Toasts } from '../ui/toast';
 import { Growers } from './Growers';
 import House from './House';
@@ -36,7 +36,7 @@ const health = {
 };
 const type = async (label: string, words: string) => {
   await userEvent.clear(screen.getByLabelText(label));
-  if (words) await userEvent.type(screen.getByLabelText(label), words);
+  if (words) await write(screen.getByLabelText(label), words);
 };
 const choose = async (label: string | RegExp, option: string) => {
   await userEvent.click(screen.getByRole('combobox', { name: label }));
@@ -68,7 +68,7 @@ describe('what is kept of a person', () => {
         <Growers />
       </Toasts>,
     );
-    await userEvent.type(document.querySelector('input[name=whose]') as Element, 'Tam');
+    await write(document.querySelector('input[name=whose]') as Element, 'Tam');
     await userEvent.click(await screen.findByText('Tamsin Reeve, 2'));
     await userEvent.click(await screen.findByText('Take the person out'));
     await userEvent.click(await screen.findByRole('checkbox', { name: 'Tamsin' }));
@@ -96,7 +96,7 @@ describe('the words of messages', () => {
       return x as HTMLTextAreaElement;
     });
     await userEvent.clear(field);
-    await userEvent.type(field, 'Hello');
+    await write(field, 'Hello');
     await userEvent.click(screen.getByText('Keep these words'));
     expect(await screen.findByText(/says nothing without/)).toBeTruthy();
     const sent = askedAt('PUT /api/v1/templates')[0];
@@ -283,7 +283,7 @@ describe('the house', () => {
     await userEvent.tab();
     expect(askedAt('PUT /api/v1/house')).toHaveLength(0);
     await userEvent.clear(why);
-    await userEvent.type(why, 'stains');
+    await write(why, 'stains');
     await userEvent.tab();
     await waitFor(() => expect(askedAt('PUT /api/v1/house')).toHaveLength(1));
     expect(askedAt('PUT /api/v1/house')[0]?.body).toMatchObject({ policy: { soap: { why: 'stains' } } });

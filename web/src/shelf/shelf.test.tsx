@@ -6,7 +6,7 @@ import type { Problem, S } from '../api/client';
 import { type Amount, Measure, readTyped } from '../parts/Measure';
 import { emptyMix, MixAnswer, MixFields, type MixForm, mixInput } from '../parts/Mixer';
 import { emptyPlace, type PlaceForm, PlacePanel } from '../parts/PlacePanel';
-import { askedAt, desk, show, vocabulary } from '../test/desk';
+import { askedAt, desk, show, vocabulary, write } from '../test/desk';
 
 const choose = async (label: string | RegExp, option: string, nth = 0) => {
   await userEvent.click(screen.getAllByRole('combobox', { name: label })[nth] as HTMLElement);
@@ -101,13 +101,13 @@ describe('the fields of a mix', () => {
     expect(screen.queryByLabelText('The bottle says, per cent')).toBeNull();
     await choose('What is mixed', 'Alcohol, cut and dabbed');
     expect(screen.getByLabelText('The bottle says, per cent')).toHaveProperty('placeholder', '70');
-    await userEvent.type(screen.getByLabelText('The bottle says, per cent'), '96');
+    await write(screen.getByLabelText('The bottle says, per cent'), '96');
     await choose('What is mixed', 'Insecticidal soap');
     expect(mix.stock, 'another bottle, another strength').toBe('');
   });
   it('ask how strong a concentrate is, unless its own rate is written down', async () => {
     const first = show(<Fields start={{ remedy: 'spinosad' }} />);
-    await userEvent.type(await screen.findByLabelText('How strong is their bottle?'), '0.5 %');
+    await write(await screen.findByLabelText('How strong is their bottle?'), '0.5 %');
     expect(mixInput(mix)).toMatchObject({ remedy: 'spinosad', stock: '0.5 %' });
     expect(screen.getByText(/a litre holds 0.06 to 0.1 g of spinosad/)).toBeTruthy();
     first.unmount();
@@ -140,8 +140,8 @@ describe('the fields of a mix', () => {
     desk('POST /api/v1/need', { text: '1.5 L', rule: 'estimated' });
     show(<Fields start={{ remedy: 'soap' }} />);
     await userEvent.click(screen.getByText('How much for these plants?'));
-    await userEvent.type(screen.getByLabelText('cm high'), '80');
-    await userEvent.type(screen.getByLabelText('cm wide'), '60,5');
+    await write(screen.getByLabelText('cm high'), '80');
+    await write(screen.getByLabelText('cm wide'), '60,5');
     await userEvent.click(await screen.findByText('Use it'));
     expect(askedAt('POST /api/v1/need').at(-1)?.body).toEqual({
       plants: [{ count: 1, heightCm: 80, widthCm: 60.5, leaf: 'ordinary' }],
@@ -221,7 +221,7 @@ describe('without water', () => {
       mind: ['local law restricts it'],
     });
     const { container } = show(<Place start={{ remedy: 'iron-bait' }} />);
-    await userEvent.type(await screen.findByLabelText('Over an area of'), '3');
+    await write(await screen.findByLabelText('Over an area of'), '3');
     await waitFor(() => expect(container.textContent).toContain('Iron phosphate bait, thinly strewn: 10.5 g'));
     expect(container.textContent).toContain('local law restricts it');
     expect(container.querySelector('[data-order]')?.textContent).toBe('Put 10.5 g into a dry cup.');

@@ -1,5 +1,6 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
 import type { ReactNode } from 'react';
 import { MemoryRouter, useLocation } from 'react-router';
 import type { View } from '../api/client';
@@ -48,6 +49,12 @@ function Whereabouts() {
 }
 
 /** Renders as the page does: data, addresses and keys around it. */
+/** Puts words into a field at once: key by key is for a test of the keys. */
+export async function write(field: Element, words: string) {
+  await userEvent.click(field);
+  await userEvent.paste(words);
+}
+
 export function show(ui: ReactNode, client = new QueryClient({ defaultOptions: { queries: { retry: false } } })) {
   return {
     client,

@@ -14,6 +14,9 @@ globalThis.Request = class extends Real {
   }
 };
 globalThis.fetch = vi.fn((r: RequestInfo | URL) => answer(r as Request)) as unknown as typeof fetch;
+// No style sheet is loaded here, so that an element's style is what stands on it; asked in
+// full, jsdom holds every rule of every widget against it, at each key and each click.
+globalThis.getComputedStyle = ((e: HTMLElement) => e.style) as typeof globalThis.getComputedStyle;
 // jsdom draws nothing and so scrolls nothing.
 Element.prototype.scrollIntoView = () => {};
 
