@@ -62,6 +62,12 @@ const (
 	askAgainDays   = 7
 	SilencesToCall = 2
 	callAgainDays  = 2
+	// DecideWithin is how many days a case whose grower was heard may lie before it comes up
+	// again: nobody is forgotten because somebody was called away.
+	DecideWithin = 1
+	// PageDays are how long a grower's page is shown after the hand-over: a season with the
+	// follow-up behind it.
+	PageDays = 200
 )
 
 // Silence is what follows when nobody answered for the nth time in a row: the

@@ -159,6 +159,12 @@ func (c *Cause) Affinity(id, group, family, form string) float64 {
 	return .02
 }
 
+// Occurs says whether a cause is something that lives and has a name of its own: what is
+// given to collections of occurrences, and no shortage, weather or injury.
+func (c *Cause) Occurs() bool {
+	return c.Scientific != "" && (c.Kind == "pest" || c.Kind == "disease" || c.Kind == "helper")
+}
+
 // AtHome reports whether a cause names a host, by itself or by its group or family,
 // as one it is usually met on.
 func (c *Cause) AtHome(h *Host) bool {

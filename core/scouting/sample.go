@@ -24,6 +24,10 @@ type SampleSize struct {
 	Text string `json:"text"`
 }
 
+// Precision is what a desk plans a count for: the standard error a quarter of the mean, as
+// is usual where a decision hangs on it and no population is studied.
+const Precision = .25
+
 // ForPrecision is n = a·m^(b−2)/D² (Taylor; D is the standard error as a share of the
 // mean, 0.05 to 1). Errors name mean, precision, a or b.
 func ForPrecision(mean, d float64, law Taylor, counted int) (SampleSize, error) {

@@ -72,9 +72,6 @@ type SeenDegree struct {
 	Said   string `json:"said" doc:"the look that says so"`
 }
 
-// precision a desk plans for: the standard error a quarter of the mean (usual).
-const precision = .25
-
 func (in Counted) check() error {
 	var l fault.List
 	if len(in.Counts) > 0 && in.Count != nil {

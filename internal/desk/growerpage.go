@@ -18,9 +18,6 @@ import (
 	"botanik/internal/store"
 )
 
-// pageDays are how long a grower's page is shown after the hand-over.
-const pageDays = 200
-
 // GrowerPage is what stands at the address on a grower's sheet.
 type GrowerPage struct {
 	casefile.Sheet

@@ -94,7 +94,7 @@ func (s *Service) handingOver(who Person, with []string) edit {
 		if err != nil {
 			return "", err
 		}
-		c.Page = &casefile.Page{Token: token, Sheet: sheet, Until: m.Today.Add(pageDays).String()}
+		c.Page = &casefile.Page{Token: token, Sheet: sheet, Until: m.Today.Add(casework.PageDays).String()}
 		text := "handed over"
 		if len(with) > 1 {
 			text += fmt.Sprintf(" together with %d more", len(with)-1)
@@ -132,10 +132,6 @@ func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
 	return out
 }
 
-// decideWithin is how many days a case whose grower was heard may lie before it comes up
-// again: nobody is forgotten because somebody was called away.
-const decideWithin = 1
-
 // TheGrower is who tells of a plant on its own page.
 var TheGrower = Person{ID: "grower", Name: "the grower", Role: people.Advisor}
 
@@ -167,7 +163,7 @@ func (s *Service) followUp(m house.Moment, c *Case, who Person, in FollowUpInput
 	}
 	f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word, Unread: who.ID == TheGrower.ID}
 	text := "told: " + in.Note
-	c.AskOn = m.Today.Add(decideWithin).String() // until somebody takes the next step
+	c.AskOn = m.Today.Add(casework.DecideWithin).String() // until somebody takes the next step
 	if f.Unread {
 		c.AskOn = m.Today.String()
 	}

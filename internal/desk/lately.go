@@ -8,6 +8,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/internal/house"
@@ -161,14 +162,14 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 		}
 		sit.BadYear = sit.BadYear || in.BadYear
 	}
-	plan, err := remedy.PlanWinter(s.Base(), remedy.WinterAsk{Causes: in.Causes, Situation: sit, Climate: m.Rules.Local.Climate, Materials: in.Materials, Today: m.Today})
+	winter, err := remedy.PlanWinter(s.Base(), remedy.WinterAsk{Causes: in.Causes, Situation: sit, Climate: m.Rules.Local.Climate, Materials: in.Materials, Today: m.Today})
 	if err != nil {
-		return plan, err
+		return winter, err
 	}
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(warmthDays).Midnight(m.Clock))
+	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(plan.WarmthDays).Midnight(m.Clock))
 	if err != nil {
-		return plan, err
+		return winter, err
 	}
-	plan.Days(s.Base(), sit, m.Today, remedy.Sky{Hours: hours, Lat: m.Spot().Lat, Lon: m.Spot().Lon, Zone: m.Clock})
-	return plan, nil
+	winter.Days(s.Base(), sit, m.Today, remedy.Sky{Hours: hours, Lat: m.Spot().Lat, Lon: m.Spot().Lon, Zone: m.Clock})
+	return winter, nil
 }

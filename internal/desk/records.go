@@ -331,14 +331,10 @@ func (s *Service) packRest(ctx context.Context, b *interchange.BundleWriter) err
 	return nil
 }
 
-// occurs says whether a case is an occurrence of something that lives: settled, and no
-// shortage, weather or injury.
+// occurs says whether a case is an occurrence: its cause one that can be, and settled.
 func occurs(k *knowledge.Cause, c *Case) bool {
-	if k == nil || k.Scientific == "" || c.Verdict == nil {
-		return false
-	}
-	settled := c.Verdict.Degree == "settled" || c.Closing != nil && c.Closing.Confirmed == k.ID
-	return settled && (k.Kind == "pest" || k.Kind == "disease" || k.Kind == "helper")
+	settled := c.Verdict != nil && c.Verdict.Degree == "settled" || k != nil && c.Closing != nil && c.Closing.Confirmed == k.ID
+	return k != nil && settled && c.Verdict != nil && k.Occurs()
 }
 
 func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.Found, in ExportInput, tell func(int, int), out *os.File) (string, *Imported, error) {

@@ -148,8 +148,6 @@ type Case struct {
 	CreatedAt time.Time
 	UpdatedAt time.Time
 	casefile.Doc
-
-	warm *float64 // °C where it stands, as somebody reads it while days are planned
 }
 
 // cause is what the case's verdict names, nil when it names none.

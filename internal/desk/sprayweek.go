@@ -9,6 +9,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
@@ -61,7 +62,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 	if err != nil {
 		return SprayWeek{}, err
 	}
-	out := SprayWeek{Remedy: r.ID, Name: r.Name, Needs: needsOf(r, in.InBloom), Now: m.Now.In(m.Clock), At: m.Spot().Name, Days: []SprayDay{}, Best: []sprayday.Stretch{}, Events: []sprayday.Event{}}
+	out := SprayWeek{Remedy: r.ID, Name: r.Name, Needs: plan.Needs(r, in.InBloom), Now: m.Now.In(m.Clock), At: m.Spot().Name, Days: []SprayDay{}, Best: []sprayday.Stretch{}, Events: []sprayday.Event{}}
 	if remedy.Sheltered(in.Place) {
 		out.Indoors = roomHours(r)
 	}
@@ -105,11 +106,6 @@ func (w *SprayWeek) judge(m house.Moment, hours []weather.Hour) {
 	if best := sprayday.Best(ahead, 2, m.Clock); best != nil {
 		w.Best = best
 	}
-}
-
-// needsOf are what a remedy of the book asks of its hour.
-func needsOf(r *knowledge.Remedy, inBloom bool) sprayday.Needs {
-	return sprayday.Needs{TempMin: r.TempMin, TempMax: r.TempMax, NoSun: r.NoSun, Bees: r.Bloom, InBloom: inBloom, Frost: r.Season == "dormant", Daylight: r.Season == "dormant", WetIsFine: r.Reach == "soil"}
 }
 
 // roomHours is what holds in a room or under glass.

@@ -9,83 +9,14 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/civil"
-	"botanik/core/fault"
-	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
+	"botanik/core/plan"
 	"botanik/core/remedy"
-	"botanik/core/sprayday"
-	"botanik/core/weather"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
-
-// fitDays are how many days ahead a forecast is believed enough to move a day by it.
-const fitDays = 7
-
-// fits tells of the coming days whether a remedy can be put on a case's plant; nil where
-// the sky does not matter: in a room, by hand.
-//
-// Of today only what is left counts while days are planned; once they are handed over the
-// whole day does, for it may have been done this morning.
-func (s *Service) fits(m house.Moment, c *Case, r *knowledge.Remedy) (func(civil.Day) lifecycle.Fitness, error) {
-	if r == nil || r.Kind != "product" || remedy.Sheltered(c.Intake.Place) {
-		return nil, nil
-	}
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(fitDays+1).Midnight(m.Clock))
-	if err != nil {
-		return nil, err
-	}
-	need, spot := needsOf(r, c.Intake.InBloom), m.Spot()
-	known := sprayday.DayFits(hours, need, spot.Lat, spot.Lon, m.Clock)
-	if x, ok := known[m.Today]; ok && c.Now().Handover == nil {
-		left := slices.DeleteFunc(slices.Clone(hours), func(h weather.Hour) bool { return h.At.Before(m.Now) })
-		work := sprayday.WorkDays(left, need, spot.Lat, spot.Lon, m.Clock)
-		good := slices.ContainsFunc(work, func(d sprayday.WorkDay) bool { return d.Day == m.Today })
-		if x.Good && !good {
-			x.Why = "too few good hours are left of it"
-		}
-		x.Good = good
-		known[m.Today] = x
-	}
-	return func(d civil.Day) lifecycle.Fitness {
-		x, ok := known[d]
-		if d.Sub(m.Today) >= fitDays {
-			ok = false
-		}
-		return lifecycle.Fitness{Known: ok, Good: x.Good, Why: x.Why}
-	}, nil
-}
-
-// fitted puts the days of a plan where the weather known lets them be done, and says what
-// was moved. A first day somebody asked for stays, and is warned of.
-func (s *Service) fitted(m house.Moment, c *Case, days []civil.Day, req lifecycle.RepeatRequest, asked bool) ([]civil.Day, []string, error) {
-	fits, err := s.fits(m, c, s.repeated(c))
-	if err != nil || fits == nil {
-		return days, nil, err
-	}
-	if asked {
-		return days, warned(days[:1], fits), nil
-	}
-	out, moves := lifecycle.Fit(days, req.Start, req.GapMin, fits, func(x []civil.Day) error { return lifecycle.Hold(x, req) })
-	notes := []string{}
-	for _, mv := range moves {
-		notes = append(notes, mv.Text())
-	}
-	return out, append(notes, warned(out, fits)...), nil
-}
-
-// warned says which days are not fit by the weather known.
-func warned(days []civil.Day, fits func(civil.Day) lifecycle.Fitness) []string {
-	out := []string{}
-	for _, d := range days {
-		if f := fits(d); f.Known && !f.Good {
-			out = append(out, fmt.Sprintf("%s is not fit as forecast: %s.", d.Brief(), f.Why))
-		}
-	}
-	return out
-}
 
 // TheWeather is who moves a day when nobody did.
 var TheWeather = Person{ID: "weather", Name: "the weather", Role: people.Advisor}
@@ -105,7 +36,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 			ids = append(ids, r.ID)
 		}
 	}
-	rows, err := s.Store.PutOnBetween(ctx, ids, m.Today.String(), m.Today.Add(fitDays).String())
+	rows, err := s.Store.PutOnBetween(ctx, ids, m.Today.String(), m.Today.Add(plan.FitDays).String())
 	if err != nil {
 		return 0, err
 	}
@@ -164,37 +95,15 @@ func (s *Service) turned(m house.Moment, c *Case) ([]lifecycle.Move, []civil.Day
 	if r.Handover == nil || r.Days == nil || r.Treatment == nil || c.Closing != nil || c.Page == nil {
 		return nil, nil, nil
 	}
-	fits, err := s.fits(m, c, s.repeated(c))
-	if err != nil || fits == nil {
-		return nil, nil, err
-	}
 	// What this round itself put on is not counted against it.
 	before := *c
 	before.Rounds = slices.Clone(c.Rounds)
 	before.Rounds[len(before.Rounds)-1].Given = nil
-	req, _, err := s.repeatRequest(m, &before)
-	switch {
-	case fault.Is(err): // a label of today that no longer has it: that is for a person
-		return nil, nil, nil
-	case err != nil:
+	t, err := s.task(m, &before, nil)
+	if err != nil {
 		return nil, nil, err
 	}
-	days := r.Days.Planned()
-	if len(days) == 0 {
-		return nil, nil, nil
-	}
-	req.Start = days[0]
-	if req.Start.After(m.Today) {
-		req.Start = m.Today
-	}
-	done := func(d civil.Day) lifecycle.Fitness { // what was ticked off stays where it was
-		if slices.Contains(c.Page.Done, d.String()) {
-			return lifecycle.Fitness{}
-		}
-		return fits(d)
-	}
-	out, moves := lifecycle.Fit(days, m.Today, req.GapMin, done, func(x []civil.Day) error { return lifecycle.Hold(x, req) })
-	return moves, out, nil
+	return s.planning(m).Reschedule(t, r.Days.Planned(), func(d civil.Day) bool { return slices.Contains(c.Page.Done, d.String()) })
 }
 
 // putOff writes moved days into the round, what it put on, the day to ask and the grower's

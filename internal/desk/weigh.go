@@ -68,7 +68,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 					return Weighed{}, err
 				}
 				out.Quick = &quick
-			} else if size, err := scouting.ForPrecision(sum.Mean, precision, scouting.Usual, sum.N); err == nil {
+			} else if size, err := scouting.ForPrecision(sum.Mean, scouting.Precision, scouting.Usual, sum.N); err == nil {
 				out.Size = &size
 			}
 		}

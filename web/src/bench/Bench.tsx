@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
 import { api, type Tag, take, type View } from '../api/client';
@@ -119,11 +119,19 @@ function One({ id, step }: { id: string; step?: string }) {
   const calls = useCaseCalls(id);
   const say = useToast();
   const order = Object.keys(panes);
-  const now =
-    step && panes[step] ? step : (view?.steps.find((s) => s.state === 'next' || s.state === 'waits')?.id ?? 'story');
-  // Without a step in the address the bench opens where the sample needs one, and stays there.
+  const [opened, setOpened] = useState({ id: '', at: '' });
+  const needs = view?.steps.find((s) => s.state === 'next' || s.state === 'waits')?.id ?? 'story';
+  const now = step && panes[step] ? step : opened.id === id ? opened.at : needs;
+  // Without a step in the address the bench opens where the sample needs one, and stays there,
+  // whatever is done on it before the address has caught up.
   useEffect(() => {
-    if (view && !step) go(`/bench/${id}/${now}`, { replace: true });
+    if (!view) return;
+    if (step) {
+      setOpened((o) => (o.id ? { id: '', at: '' } : o));
+      return;
+    }
+    setOpened({ id, at: now });
+    go(`/bench/${id}/${now}`, { replace: true });
   }, [view, step, now, id, go]);
   // A step has its own title, and says itself to who cannot see it.
   const head = useRef<HTMLHeadingElement>(null);

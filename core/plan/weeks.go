@@ -1,4 +1,4 @@
-package desk
+package plan
 
 import (
 	"cmp"
@@ -11,15 +11,7 @@ import (
 	"botanik/core/lifecycle"
 	"botanik/core/remedy"
 	"botanik/core/weather"
-	"botanik/internal/casefile"
-	"botanik/internal/house"
 )
-
-// DaysPlan is the days worked out and the weeks they lie in.
-type DaysPlan struct {
-	casefile.Days
-	Weeks Weeks `json:"weeks"`
-}
 
 // Weeks is what the coming weeks bring: the weather, the pest's life, the picking.
 type Weeks struct {
@@ -59,20 +51,29 @@ type ColonyWeeks struct {
 	Source string      `json:"source"`
 }
 
+// Days that are drawn, at least and at most, and what is drawn of them (judgement).
 const (
 	weeksAtLeast = 28
 	weeksAtMost  = 84
+	warmer       = 3  // degrees by which the picture of a warm spell is drawn
+	solvedAtMost = 6  // treatments up to which the best days are worked out one by one
+	sparesEggs   = .5 // of them killed, below which the egg window binds
 )
 
-// weeks draws the coming weeks around planned days.
-func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecycle.RepeatRequest, what string) (Weeks, error) {
+// Weeks draws the coming weeks around planned days. What is one of half (half the plant
+// missed), skip (the second treatment left out), warm (three degrees warmer) and nothing.
+func (m Moment) Weeks(t Task, days []civil.Day, what string) (Weeks, error) {
 	first := m.Today
-	last := civil.Must(days.On[len(days.On)-1])
+	last := days[len(days)-1]
+	req, err := m.Request(t)
+	if err != nil {
+		return Weeks{}, err
+	}
 	w := Weeks{From: first.String(), Length: min(weeksAtMost, max(weeksAtLeast, last.Sub(first)+10)), Sky: []SkyDay{}, Rhythms: []RhythmWeeks{}}
 	if !req.Harvest.IsZero() {
 		w.Picking = req.Harvest.String()
 	}
-	sky, err := weather.Days(s.Weather, m.Spot(), first, warmthDays, m.Clock)
+	sky, err := weather.Days(m.Sky, m.Spot, first, WarmthDays, m.Zone)
 	if err != nil {
 		return w, err
 	}
@@ -82,24 +83,20 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 		}
 		w.Sky = append(w.Sky, SkyDay{d.MinC, d.MaxC, d.RainMm})
 	}
-	if x := req.Window; x != nil && x.Generation > 0 && x.EggMax > 0 && req.EggKill < .5 {
-		start := civil.Must(days.On[0])
+	if x := req.Window; x != nil && x.Generation > 0 && x.EggMax > 0 && req.EggKill < sparesEggs {
+		start := days[0]
 		w.HatchBy = start.Add(int(math.Ceil(x.From))).String()
 		w.LayFrom = start.Add(int(math.Floor(x.To))).String()
 	}
-	k := s.cause(c)
-	if k == nil || req.Window == nil {
+	lt := m.lifeTable(t)
+	if lt == nil || req.Window == nil || lt.Lays.DD <= 0 {
 		return w, nil
 	}
-	lt, r := s.Base().LifeTable(k.LifeTable), s.repeated(c)
-	if lt.Lays.DD <= 0 {
-		return w, nil
-	}
-	colony, err := s.colony(m, c, lt, w.Length)
+	colony, err := m.colony(t, lt, w.Length)
 	if err != nil {
 		return w, err
 	}
-	given := on(r, m.Today, days.Planned())
+	given := on(t.Remedy, m.Today, days)
 	switch what {
 	case "half":
 		for i := range given {
@@ -113,25 +110,23 @@ func (s *Service) weeks(m house.Moment, c *Case, days casefile.Days, req lifecyc
 			colony.Temps[i] += warmer
 		}
 	}
-	if w.Course, err = course(m, colony, lt, r, given); err != nil {
+	if w.Course, err = course(m.Today, colony, lt, t.Remedy, given); err != nil {
 		return w, err
 	}
-	w.SoilWith = s.soilWith(c, w.Course.Soil)
-	w.Rhythms, err = s.rhythms(m, c, colony, r, days, req)
+	w.SoilWith = m.soilWith(t, w.Course.Soil)
+	w.Rhythms, err = m.rhythms(t, colony, days, req)
 	return w, err
 }
 
 // colony is what is on the plant today, by the stages that were seen.
-func (s *Service) colony(m house.Moment, c *Case, lt *knowledge.LifeTable, length int) (lifecycle.Colony, error) {
-	temps, err := s.warmth(m, c)
+func (m Moment) colony(t Task, lt *knowledge.LifeTable, length int) (lifecycle.Colony, error) {
+	temps, err := m.warmth(t)
 	if err != nil {
 		return lifecycle.Colony{}, err
 	}
 	colony := lifecycle.Colony{Table: lt, Temps: temps, Stages: map[string]float64{}, Days: length + 1}
-	if a := c.Now().Act; a != nil {
-		for _, st := range a.Stages {
-			colony.Stages[st] = 1 / float64(len(a.Stages))
-		}
+	for _, st := range t.Stages {
+		colony.Stages[st] = 1 / float64(len(t.Stages))
 	}
 	return colony, nil
 }
@@ -154,14 +149,14 @@ func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Trea
 
 // rhythms is what every answer to how often would leave, the days worked out one by one,
 // and those in hand; what a label does not allow is left out.
-func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *knowledge.Remedy, days casefile.Days, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
+func (m Moment) rhythms(t Task, colony lifecycle.Colony, set []civil.Day, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
 	out := []RhythmWeeks{}
 	alone, err := lifecycle.Simulate(colony)
 	if err != nil || alone.PestDays <= 0 {
 		return out, err
 	}
 	add := func(id, name string, plan []civil.Day) error {
-		course, err := lifecycle.Simulate(colony, on(r, m.Today, plan)...)
+		course, err := lifecycle.Simulate(colony, on(t.Remedy, m.Today, plan)...)
 		if err != nil {
 			return err
 		}
@@ -172,7 +167,6 @@ func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *k
 		out = append(out, x)
 		return nil
 	}
-	set := days.Planned()
 	req.Start, req.Want = set[0], len(set)
 	offsets := [][]int{}
 	keep := func(plan []civil.Day) {
@@ -186,7 +180,7 @@ func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *k
 	if err := add("set", "the days above", set); err != nil {
 		return nil, err
 	}
-	school := s.Base().School(remedy.Rhythm)
+	school := m.Book.School(remedy.Rhythm)
 	for _, o := range school.Options {
 		ask := req
 		if ask.FixedGap, ask.Burst = lifecycle.Rhythm(o.ID, req.GapMin); ask.FixedGap == 0 && !ask.Burst && o.ID != lifecycle.Computed {
@@ -204,17 +198,17 @@ func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *k
 			return nil, err
 		}
 	}
-	solve := lifecycle.SolveRequest{Colony: colony, Treatment: treatment(r), Count: len(set), GapMin: max(1, req.GapMin), Earliest: set[0].Sub(m.Today), Shut: s.shut(m, req, colony.Days), Rhythms: offsets}
-	fits, err := s.fits(m, c, r)
+	solve := lifecycle.SolveRequest{Colony: colony, Treatment: treatment(t.Remedy), Count: len(set), GapMin: max(1, req.GapMin), Earliest: set[0].Sub(m.Today), Shut: m.shut(req, colony.Days), Rhythms: offsets}
+	fits, err := m.Fits(t)
 	if err != nil {
 		return nil, err
 	}
-	for i := range fitDays {
+	for i := range FitDays {
 		if f := m.Today.Add(i); fits != nil && fits(f).Known && !fits(f).Good {
 			solve.Shut = append(solve.Shut, i)
 		}
 	}
-	if len(set) <= 6 {
+	if len(set) <= solvedAtMost {
 		if best, err := lifecycle.Solve(solve); err == nil {
 			plan := []civil.Day{}
 			for _, d := range best.On {
@@ -231,18 +225,14 @@ func (s *Service) rhythms(m house.Moment, c *Case, colony lifecycle.Colony, r *k
 	return append(out, RhythmWeeks{ID: "alone", Name: "left alone", On: []string{}, Share: 1}), nil
 }
 
-// warmer is by how many degrees the picture of a warm spell is drawn.
-const warmer = 3
-
 // soilWith names what does much against a cause and goes into the soil.
-func (s *Service) soilWith(c *Case, stages []string) []string {
-	k := s.cause(c)
-	if k == nil || len(stages) == 0 {
+func (m Moment) soilWith(t Task, stages []string) []string {
+	if t.Cause == nil || len(stages) == 0 {
 		return nil
 	}
 	out := []string{}
-	for _, a := range k.Actions {
-		if r := s.Base().Remedy(a.Remedy); r != nil && r.Reach == "soil" && a.Worth != "some" {
+	for _, a := range t.Cause.Actions {
+		if r := m.Book.Remedy(a.Remedy); r != nil && r.Reach == "soil" && a.Worth != "some" {
 			out = append(out, r.Name)
 		}
 	}
@@ -251,7 +241,7 @@ func (s *Service) soilWith(c *Case, stages []string) []string {
 
 // shut are the days from today on which nothing may be put on: inside the wait before
 // the next picking.
-func (s *Service) shut(m house.Moment, req lifecycle.RepeatRequest, length int) []int {
+func (m Moment) shut(req lifecycle.RepeatRequest, length int) []int {
 	out := []int{}
 	for i := range length {
 		if lifecycle.Hold([]civil.Day{m.Today.Add(i)}, lifecycle.RepeatRequest{Start: m.Today, Harvest: req.Harvest, Wait: req.Wait}) != nil {
@@ -262,7 +252,7 @@ func (s *Service) shut(m house.Moment, req lifecycle.RepeatRequest, length int) 
 }
 
 // course is how the colony fares on the days, and left alone.
-func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, given []lifecycle.Treatment) (*ColonyWeeks, error) {
+func course(today civil.Day, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, given []lifecycle.Treatment) (*ColonyWeeks, error) {
 	treated, err := lifecycle.Simulate(colony, given...)
 	if err != nil {
 		return nil, err
@@ -280,20 +270,20 @@ func course(m house.Moment, colony lifecycle.Colony, lt *knowledge.LifeTable, r 
 			out.Soil = append(out.Soil, st.Name)
 		}
 	}
-	out.Says = lifecycle.Told(treated, alone, m.Today, humanise.InSentence(r.Name))
+	out.Says = lifecycle.Told(treated, alone, today, humanise.InSentence(r.Name))
 	return out, nil
 }
 
 // warmth is the mean temperature of each quarter of a day where the plant stands,
 // as far as the forecast goes or as usual there, then the mean of both.
-func (s *Service) warmth(m house.Moment, c *Case) ([]float64, error) {
-	out, err := weather.StepsC(s.Weather, m.Spot(), m.Today, warmthDays, lifecycle.StepsADay, m.Clock)
+func (m Moment) warmth(t Task) ([]float64, error) {
+	out, err := weather.StepsC(m.Sky, m.Spot, m.Today, WarmthDays, lifecycle.StepsADay, m.Zone)
 	if err != nil {
 		return nil, err
 	}
 	sum := 0.
 	for i, outdoors := range out {
-		out[i] = c.warmAt(outdoors)
+		out[i] = t.WarmAt(outdoors)
 		sum += out[i]
 	}
 	return append(out, sum/float64(len(out))), nil
