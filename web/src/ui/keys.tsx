@@ -1,4 +1,13 @@
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 
 export type Key = {
   key: string;
@@ -135,7 +144,8 @@ export function useKeys(keys: Key[]) {
   const latest = useRef(keys);
   latest.current = keys;
   const names = keys.map((k) => `${k.key}|${k.does}|${k.inFields}|${k.hidden}`).join('\n');
-  useEffect(() => {
+  // Before it is painted: what can be seen answers its keys, and not those of what was there before.
+  useLayoutEffect(() => {
     const id = Symbol('keys');
     const n = names.split('\n').filter(Boolean).length;
     set(
@@ -153,7 +163,7 @@ export function useKeys(keys: Key[]) {
 export function useWords(take: (text: string) => void) {
   const latest = useRef(take);
   latest.current = take;
-  useEffect(() => {
+  useLayoutEffect(() => {
     const on = (e: Event) => latest.current((e as CustomEvent<string>).detail);
     window.addEventListener('words', on);
     return () => window.removeEventListener('words', on);
