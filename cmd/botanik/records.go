@@ -13,6 +13,7 @@ import (
 	"botanik/core/fault"
 	"botanik/internal/desk"
 	"botanik/internal/people"
+	"botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
@@ -23,7 +24,7 @@ import (
 var atTheConsole = desk.Person{ID: "console", Name: "the command line", Role: people.Coordinator}
 
 func exportCmd(base loadBase) *cobra.Command {
-	var in desk.ExportInput
+	var in records.ExportInput
 	cmd := &cobra.Command{Use: "export cases|looks|treatments|bundle|darwin-core FILE", Short: "Write records into a file, beside a desk that works too (docs/records.md)", Args: cobra.ExactArgs(2), ValidArgs: []string{"cases", "looks", "treatments", "bundle", "darwin-core"}, RunE: func(cmd *cobra.Command, args []string) (err error) {
 		in.What = args[0]
 		b, err := sound(base)
@@ -44,7 +45,7 @@ func exportCmd(base loadBase) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		said, err := desk.New(st, b, nil, time.Now).ExportTo(cmd.Context(), atTheConsole, in, out)
+		said, err := records.New(desk.New(st, b, nil, time.Now)).ExportTo(cmd.Context(), atTheConsole, in, out)
 		if err = errors.Join(err, out.Close()); err != nil {
 			return errors.Join(err, os.Remove(part))
 		}
@@ -61,7 +62,7 @@ func exportCmd(base loadBase) *cobra.Command {
 }
 
 func importCmd(base loadBase) *cobra.Command {
-	var in desk.ImportInput
+	var in records.ImportInput
 	var look bool
 	cmd := &cobra.Command{Use: "import FILE", Short: "Take a bundle, old cards or sheets of the herbarium in; the desk must be stopped (docs/records.md)", Args: cobra.ExactArgs(1), RunE: func(cmd *cobra.Command, args []string) (err error) {
 		f, err := os.Open(args[0])

@@ -26,6 +26,7 @@ import (
 	"botanik/internal/guard"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
+	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
 	"botanik/web"
@@ -54,7 +55,7 @@ func logger() (*slog.Logger, *httpapi.Troubles) {
 // open is one desk, open.
 type open struct {
 	store  *store.Store
-	desk   *desk.Service
+	desk   *records.Service
 	people *people.Service
 }
 
@@ -82,7 +83,7 @@ func openDesk(ctx context.Context, base loadBase, dir string, standIn weather.Pr
 	if err != nil {
 		return open{}, err
 	}
-	d := desk.New(st, b, standIn, time.Now)
+	d := records.New(desk.New(st, b, standIn, time.Now))
 	if os.Getenv("BOTANIK_HERBARIUM") == "" { // else the folder somebody named is the desk's own
 		d.Books = herbarium.Load
 		if err := d.OwnBook(); err != nil {
@@ -151,8 +152,8 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, s
 	ctx, stop := context.WithCancel(cmd.Context())
 	var going sync.WaitGroup
 	for _, loop := range []func(){
-		func() { watchWeather(ctx, o.desk, opts.Log) },
-		func() { carry(ctx, o.desk, standIn, opts.Log) },
+		func() { watchWeather(ctx, o.desk.Service, opts.Log) },
+		func() { carry(ctx, o.desk.Service, standIn, opts.Log) },
 		func() { copyByTheClock(ctx, o.desk, opts.Log) },
 		func() { sweep(ctx, o.desk, opts.Log) },
 	} {
@@ -189,7 +190,7 @@ func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
 const copyEvery = 5 * time.Minute
 
 // copyByTheClock writes the copies that House rules plan.
-func copyByTheClock(ctx context.Context, d *desk.Service, log *slog.Logger) {
+func copyByTheClock(ctx context.Context, d *records.Service, log *slog.Logger) {
 	tick := time.NewTicker(copyEvery)
 	defer tick.Stop()
 	for {
@@ -212,7 +213,7 @@ func copyByTheClock(ctx context.Context, d *desk.Service, log *slog.Logger) {
 const sweepEvery = 24 * time.Hour
 
 // sweep takes out what nobody needs any more, from the start and once a day.
-func sweep(ctx context.Context, d *desk.Service, log *slog.Logger) {
+func sweep(ctx context.Context, d *records.Service, log *slog.Logger) {
 	tick := time.NewTicker(sweepEvery)
 	defer tick.Stop()
 	for {

@@ -13,8 +13,9 @@ import (
 	"botanik/core/weather"
 	"botanik/internal/simulated"
 
-	"github.com/spf13/cobra"
 	"slices"
+
+	"github.com/spf13/cobra"
 )
 
 // stationCmd starts the simulated weather station that speaks the protocol of a real one.

@@ -9,6 +9,7 @@ import (
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/people"
+	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
 
@@ -30,7 +31,7 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		day := now.Format(time.DateTime)
 		st, err := store.Open(ctx, t.TempDir())
 		require.NoError(t, err)
-		d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now })
+		d := records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now }))
 		p := people.New(st, func() time.Time { return now })
 		require.NoError(t, demo.Fill(ctx, d, p, now), day)
 		today, err := d.Today(ctx)

@@ -16,6 +16,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/people"
+	"botanik/internal/records"
 )
 
 // Password of every demo account. It is printed at the start; the demo desk
@@ -38,7 +39,7 @@ func SignIns() string {
 
 // Fill makes the demo desk at a moment. A desk that has people already is left
 // alone.
-func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time) error {
+func Fill(ctx context.Context, d *records.Service, p *people.Service, now time.Time) error {
 	if list, err := p.All(ctx); err != nil || len(list) > 0 {
 		return err
 	}
@@ -67,12 +68,12 @@ func Fill(ctx context.Context, d *desk.Service, p *people.Service, now time.Time
 		return err
 	}
 	for i := range season {
-		if err := play(ctx, d, who, now, season[i]); err != nil {
+		if err := play(ctx, d.Service, who, now, season[i]); err != nil {
 			return fmt.Errorf("demo case %d (%s): %w", i+1, season[i].plant, err)
 		}
 	}
 	d.Now = func() time.Time { return now }
-	in, err := d.TakeCards(ctx, who["odile"], "the card index of before.csv", strings.NewReader(oldCards(now)), desk.ImportInput{})
+	in, err := d.TakeCards(ctx, who["odile"], "the card index of before.csv", strings.NewReader(oldCards(now)), records.ImportInput{})
 	if err != nil {
 		return err
 	}

@@ -22,6 +22,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/interchange"
+	recordroom "botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -77,7 +78,7 @@ func TestABundleBringsNoRulesUnlessTheyAreTickedAndHold(t *testing.T) {
 		setting("keeping", map[string]any{"every": "never", "hour": 99, "keep": 10_000_000}) +
 		setting("scope.x", "[]") + setting("made-up", "1")}
 	raw := packed(t, files)
-	reading, err := b.ReadImport(ctx, boss, b.bring(raw), desk.ImportInput{})
+	reading, err := b.ReadImport(ctx, boss, b.bring(raw), recordroom.ImportInput{})
 	require.NoError(t, err)
 	assert.Len(t, reading.Rules, 4)
 	for _, r := range reading.Rules {
@@ -85,7 +86,7 @@ func TestABundleBringsNoRulesUnlessTheyAreTickedAndHold(t *testing.T) {
 	}
 	assert.Equal(t, []string{"keeping", "made-up", "scope.x"}, reading.Stays)
 	// Unticked: nothing of it.
-	j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), desk.ImportInput{}))
+	j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	for _, key := range []string{"identity", "house", "messages", "course", "keeping", "made-up"} {
 		_, v, err := b.Store.Setting(ctx, key)
@@ -94,7 +95,7 @@ func TestABundleBringsNoRulesUnlessTheyAreTickedAndHold(t *testing.T) {
 	}
 	// Ticked: refused, and nothing is kept.
 	for _, key := range []string{"identity", "house", "messages", "course", "keeping", "made-up"} {
-		j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), desk.ImportInput{Take: []string{key}}))
+		j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), recordroom.ImportInput{Take: []string{key}}))
 		assert.Equal(t, "failed", j.State, key)
 		_, v, err := b.Store.Setting(ctx, key)
 		require.NoError(t, err)
@@ -117,7 +118,7 @@ func TestRulesThatCameAreUndoneWithTheirBatch(t *testing.T) {
 	theirs.Gateway, theirs.ScopeCamera, theirs.WeatherStation, theirs.Public = "http://10.0.0.9:1", "file:///etc/passwd", "http://169.254.169.254", "javascript:alert(1)"
 	raw := packed(t, map[string]string{"settings.jsonl": setting("identity", theirs) + setting("house", remedy.House{Labels: map[string]remedy.Label{"soap": {Low: "12 mL per L", High: "15 mL per L"}}})})
 	take := func() string {
-		j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), desk.ImportInput{Take: []string{"identity", "house"}}))
+		j := b.worked(b.KeepImport(ctx, boss, b.bring(raw), recordroom.ImportInput{Take: []string{"identity", "house"}}))
 		require.Equal(t, "done", j.State, j.Said)
 		assert.Equal(t, []string{"identity", "house"}, j.Import.Taken)
 		return j.Import.Batch
@@ -192,7 +193,7 @@ func TestADocumentThatCannotBeReadClosesNothing(t *testing.T) {
 func TestACaseOfABundleThatCannotBe(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	whole := everything(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"}))))
+	whole := everything(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"}))))
 	line, _, _ := strings.Cut(whole["cases.jsonl"], "\n")
 	var good map[string]any
 	for l := range strings.SplitSeq(whole["cases.jsonl"], "\n") {
@@ -223,7 +224,7 @@ func TestACaseOfABundleThatCannotBe(t *testing.T) {
 		require.NoError(t, err)
 		files := map[string]string{"cases.jsonl": line + "\n" + strings.Replace(string(raw), good["id"].(string), "another-id", 1) + "\n"}
 		other := b.another()
-		j := other.worked(other.KeepImport(ctx, boss, other.bring(packed(t, files)), desk.ImportInput{}))
+		j := other.worked(other.KeepImport(ctx, boss, other.bring(packed(t, files)), recordroom.ImportInput{}))
 		assert.Equal(t, "failed", j.State, name)
 		found, err := other.Find(ctx, desk.FindInput{})
 		require.NoError(t, err)
@@ -245,9 +246,9 @@ func TestAFileIsTakenInOnce(t *testing.T) {
 		fmt.Fprintf(&text, "C-%d,2024-05-%02d,bean,two-spotted-mite\n", i, 1+i%28)
 	}
 	id := b.bring([]byte(text.String()))
-	first, err := b.KeepImport(ctx, boss, id, desk.ImportInput{})
+	first, err := b.KeepImport(ctx, boss, id, recordroom.ImportInput{})
 	require.NoError(t, err)
-	_, err = b.KeepImport(ctx, boss, id, desk.ImportInput{})
+	_, err = b.KeepImport(ctx, boss, id, recordroom.ImportInput{})
 	require.ErrorIs(t, err, desk.ErrNotFound, "it is being taken in")
 	b.bring([]byte("number,date,plant\nX,2024-01-01,rose\n"))
 	j := b.worked(first, nil)
@@ -328,9 +329,9 @@ func TestFilesOfTheAttackAreRefusedInLittleMemory(t *testing.T) {
 	} {
 		id := b.bring(raw)
 		grew := allocated(func() {
-			_, err := b.ReadImport(ctx, boss, id, desk.ImportInput{})
+			_, err := b.ReadImport(ctx, boss, id, recordroom.ImportInput{})
 			if err == nil { // a bundle's lines are read when it is kept
-				j := b.worked(b.KeepImport(ctx, boss, id, desk.ImportInput{}))
+				j := b.worked(b.KeepImport(ctx, boss, id, recordroom.ImportInput{}))
 				assert.Equal(t, "failed", j.State, name)
 			}
 		})

@@ -9,6 +9,7 @@ import (
 	"testing"
 
 	"botanik/internal/desk"
+	recordroom "botanik/internal/records"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -59,7 +60,7 @@ func TestALineOfABundleThatSaysAnything(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
 	lines := [][2]string{}
-	for name, text := range everything(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"})))) {
+	for name, text := range everything(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))) {
 		for line := range strings.SplitSeq(strings.TrimSpace(text), "\n") {
 			if strings.HasSuffix(name, ".jsonl") && line != "" {
 				lines = append(lines, [2]string{name, line})
@@ -76,7 +77,7 @@ func TestALineOfABundleThatSaysAnything(t *testing.T) {
 		raw, err := json.Marshal(spoiled(r, doc))
 		require.NoError(r, err)
 		id := x.bring(packed(t, map[string]string{l[0]: string(raw) + "\n"}))
-		read, err := x.ReadImport(ctx, boss, id, desk.ImportInput{})
+		read, err := x.ReadImport(ctx, boss, id, recordroom.ImportInput{})
 		if err != nil {
 			out++
 			return
@@ -87,7 +88,7 @@ func TestALineOfABundleThatSaysAnything(t *testing.T) {
 				take = append(take, k.Key)
 			}
 		}
-		j := x.worked(x.KeepImport(ctx, boss, id, desk.ImportInput{Take: take}))
+		j := x.worked(x.KeepImport(ctx, boss, id, recordroom.ImportInput{Take: take}))
 		require.NotContains(r, j.Said, "our mistake", "%s: %s", l[0], raw)
 		found, err := x.Find(ctx, desk.FindInput{})
 		require.NoError(r, err)

@@ -34,12 +34,12 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, k
 		return View{}, err
 	}
 	sum := sha256.Sum256(raw) // before a person is found: a retry finds the one it made
-	if err := s.namePerson(ctx, m, &in, nil); err != nil {
+	if err := s.NamePerson(ctx, m, &in, nil); err != nil {
 		return View{}, err
 	}
 	row, _, err := s.Store.AddCase(ctx, m.Today.Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
-		c := Case{ID: newID(m.Now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: m.Now, UpdatedAt: m.Now, Doc: casefile.New(in)}
-		row, err := s.row(&c)
+		c := Case{ID: NewID(m.Now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: m.Now, UpdatedAt: m.Now, Doc: casefile.New(in)}
+		row, err := s.Row(&c)
 		return row, store.Event{At: store.Stamp(m.Now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, After: row.Doc}, err
 	})
 	if err != nil {
@@ -48,12 +48,12 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, k
 	return s.View(ctx, row.ID)
 }
 
-func (s *Service) read(ctx context.Context, id string) (Case, error) {
+func (s *Service) Read(ctx context.Context, id string) (Case, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
 		return Case{}, err
 	}
-	return caseOf(row)
+	return CaseOf(row)
 }
 
 // edit is what one change of a case does to it; it returns its line in the story.
@@ -65,8 +65,8 @@ var benchKinds = []string{"look", "verdict", "act", "remedy", "mix", "dose", "da
 // changed is a change of a case that is worked out and not written yet.
 type changed struct {
 	c     Case
-	write store.Write
-	same  bool // nothing changed: no empty line in the story
+	Write store.Write
+	Same  bool // nothing changed: no empty line in the story
 }
 
 // change reads a case, checks its version, applies f, works out the stage and
@@ -76,13 +76,13 @@ func (s *Service) change(ctx context.Context, who Person, id string, from int, k
 	if err != nil {
 		return View{}, err
 	}
-	x, err := s.workOut(ctx, m, who, id, from, kind, f)
+	x, err := s.WorkOut(ctx, m, who, id, from, kind, f)
 	if err != nil {
 		return View{}, err
 	}
-	if !x.same {
-		x.write.Photos = photos
-		if err := s.Store.SetCases(ctx, x.write); err != nil {
+	if !x.Same {
+		x.Write.Photos = photos
+		if err := s.Store.SetCases(ctx, x.Write); err != nil {
 			return View{}, err
 		}
 		x.c.Version = from + 1
@@ -92,7 +92,7 @@ func (s *Service) change(ctx context.Context, who Person, id string, from int, k
 }
 
 // workOut is change without the writing.
-func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
+func (s *Service) WorkOut(ctx context.Context, m house.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
 		return changed{}, err
@@ -100,11 +100,11 @@ func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id st
 	if row.Version != from {
 		return changed{}, ErrStale
 	}
-	c, err := caseOf(row)
+	c, err := CaseOf(row)
 	if err != nil {
 		return changed{}, err
 	}
-	if err := casework.MayChange(s.facts(&c.Doc), kind); err != nil {
+	if err := casework.MayChange(s.Facts(&c.Doc), kind); err != nil {
 		return changed{}, err
 	}
 	was, err := casefile.Encode(c.Doc) // as it reads today, whatever shape it was kept in
@@ -118,13 +118,13 @@ func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id st
 	s.prepared(who, kind, &c)
 	if c.Keeper == "" && slices.Contains(benchKinds, kind) && who.Login != "" {
 		if now, err := casefile.Encode(c.Doc); err != nil || now == was { // what changed nothing takes nothing
-			return changed{c: c, same: true}, err
+			return changed{c: c, Same: true}, err
 		}
 		c.Keeper = who.ID
 	}
 	c.UpdatedAt = s.Now()
-	c.Stage = casework.StageOf(s.facts(&c.Doc))
-	next, err := s.row(&c)
+	c.Stage = casework.StageOf(s.Facts(&c.Doc))
+	next, err := s.Row(&c)
 	if err != nil {
 		return changed{}, err
 	}
@@ -134,12 +134,12 @@ func (s *Service) workOut(ctx context.Context, m house.Moment, who Person, id st
 
 // row is a case as it is stored: what lists ask for as columns, the rest as its
 // document.
-func (s *Service) row(c *Case) (store.Case, error) {
+func (s *Service) Row(c *Case) (store.Case, error) {
 	doc, err := casefile.Encode(c.Doc)
 	if err != nil {
 		return store.Case{}, err
 	}
-	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Square: c.Intake.Square, Photos: len(c.Photos), Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
+	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Square: c.Intake.Square, Photos: len(c.Photos), Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.Facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
 	if v := c.Verdict; v != nil {
 		r.Cause, r.Degree, r.VerdictAt = v.Cause, v.Degree, store.Stamp(v.At)
 	}
@@ -197,13 +197,13 @@ func (s *Service) wordsOf(d *casefile.Doc) string {
 			}
 		}
 	}
-	return strings.Join(append(words, saidIn(d)...), " ")
+	return strings.Join(append(words, SaidIn(d)...), " ")
 }
 
 // Reindex renews what cases are found by, where an older program wrote it.
 func (s *Service) Reindex(ctx context.Context) error {
 	_, err := s.Store.Reindex(ctx, func(r store.Case) (string, error) {
-		c, err := caseOf(r)
+		c, err := CaseOf(r)
 		if err != nil {
 			return "", nil //nolint:nilerr // a case that cannot be read is found by its columns
 		}
@@ -212,7 +212,7 @@ func (s *Service) Reindex(ctx context.Context) error {
 	return err
 }
 
-func caseOf(r store.Case) (Case, error) {
+func CaseOf(r store.Case) (Case, error) {
 	c := Case{ID: r.ID, Number: r.Number, Version: r.Version, Stage: casework.Stage(r.Stage), CreatedAt: store.Moment(r.CreatedAt), UpdatedAt: store.Moment(r.UpdatedAt)}
 	var err error
 	if c.Doc, err = casefile.Decode(r.Doc); err != nil {

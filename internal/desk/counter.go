@@ -125,7 +125,7 @@ func (s *Service) forecast(d weather.Day) string {
 }
 
 func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
-	c, err := caseOf(r)
+	c, err := CaseOf(r)
 	if err != nil {
 		return Ask{}, err
 	}

@@ -37,7 +37,7 @@ type DaysPlan struct {
 
 // PlanDays works the days out without writing them, and what the weeks they lie in bring.
 func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPlan, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return DaysPlan{}, err
 	}

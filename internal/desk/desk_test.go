@@ -12,6 +12,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	recordroom "botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
 
@@ -22,11 +23,20 @@ import (
 // bench is a desk with a clock one can turn.
 type bench struct {
 	*desk.Service
+	*records
 	t   testing.TB
 	now time.Time
 	who desk.Person
 	v   desk.View
 	dir string
+}
+
+// records beside the desk itself.
+type records = recordroom.Service
+
+// runs sits down at a desk.
+func (b *bench) runs(d *desk.Service) {
+	b.Service, b.records = d, recordroom.New(d)
 }
 
 func open(t testing.TB) *bench {
@@ -35,7 +45,7 @@ func open(t testing.TB) *bench {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = st.Close() })
 	b := &bench{t: t, dir: dir, now: time.Date(2026, 7, 11, 10, 0, 0, 0, time.UTC)}
-	b.Service = desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return b.now })
+	b.runs(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return b.now }))
 	b.who = desk.Person{ID: "x", Name: "Ansel", Role: "advisor"}
 	return b
 }

@@ -86,7 +86,7 @@ func (s *Service) FeedSheets(ctx context.Context, token string) (name string, fo
 		return "", false, nil, err
 	}
 	for _, row := range rows {
-		c, err := caseOf(row)
+		c, err := CaseOf(row)
 		if err != nil {
 			return "", false, nil, err
 		}

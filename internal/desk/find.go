@@ -54,7 +54,7 @@ type FoundCase struct {
 const mostFound = 200
 
 // asked turns what is asked for into what the store finds by. Errors name the field.
-func (s *Service) asked(in FindInput, m house.Moment) (store.Found, error) {
+func (s *Service) Query(in FindInput, m house.Moment) (store.Found, error) {
 	var l fault.List
 	f := store.Found{Words: in.Words, Cause: in.Cause, Host: in.Host, Place: in.Place, Square: strings.ToUpper(in.Square), Keeper: in.Keeper, Stage: in.Stage, Outcome: in.Outcome, Remedy: in.Remedy, Degree: in.Degree, Was: in.Was, Import: in.Import, Photos: in.Photos, Sort: in.Sort, Skip: max(0, in.Skip), Most: min(mostFound, cmp.Or(max(0, in.Most), 50))}
 	for _, x := range []struct {
@@ -95,7 +95,7 @@ func (s *Service) Find(ctx context.Context, in FindInput) (FoundCases, error) {
 	if err != nil {
 		return FoundCases{}, err
 	}
-	q, err := s.asked(in, m)
+	q, err := s.Query(in, m)
 	if err != nil {
 		return FoundCases{}, err
 	}
@@ -129,7 +129,7 @@ func (s *Service) SaveSearch(ctx context.Context, who Person, name, query string
 	if name = humanise.Line(name); name == "" {
 		return nil, fault.New("name", "is empty", "say what it is for: moths of this year")
 	}
-	if err := s.Store.Save(ctx, store.Saved{ID: newID(s.Now()), Account: who.ID, Name: name, Query: query, At: store.Stamp(s.Now())}); err != nil {
+	if err := s.Store.Save(ctx, store.Saved{ID: NewID(s.Now()), Account: who.ID, Name: name, Query: query, At: store.Stamp(s.Now())}); err != nil {
 		return nil, err
 	}
 	return s.SavedSearches(ctx, who)

@@ -82,7 +82,7 @@ func (s *Service) byToken(ctx context.Context, m house.Moment, token string) (Ca
 	if err != nil {
 		return Case{}, err
 	}
-	c, err := caseOf(row)
+	c, err := CaseOf(row)
 	if err != nil {
 		return Case{}, err
 	}

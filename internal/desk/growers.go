@@ -6,9 +6,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"io/fs"
-	"os"
-	"regexp"
 	"slices"
 	"strings"
 
@@ -70,7 +67,7 @@ func (s *Service) person(ctx context.Context, field, id string) (store.Grower, e
 // else somebody new. Two of one name who are reached differently are two people until
 // somebody says otherwise: what belongs to one must never be shown, given or forgotten as
 // the other's.
-func (s *Service) namePerson(ctx context.Context, m house.Moment, in, was *casefile.Intake) error {
+func (s *Service) NamePerson(ctx context.Context, m house.Moment, in, was *casefile.Intake) error {
 	if in.Grower == store.Nobody {
 		in.Person = ""
 		return nil
@@ -103,7 +100,7 @@ func (s *Service) namePerson(ctx context.Context, m house.Moment, in, was *casef
 	open := []store.Grower{}
 	for _, g := range same {
 		switch {
-		case reached(g.Contact) == reached(in.Contact):
+		case Reached(g.Contact) == Reached(in.Contact):
 			in.Person, in.Grower = g.ID, g.Name
 			return nil
 		case g.Contact == "" || in.Contact == "":
@@ -114,17 +111,17 @@ func (s *Service) namePerson(ctx context.Context, m house.Moment, in, was *casef
 		in.Person, in.Grower = open[0].ID, open[0].Name
 		return nil
 	}
-	in.Person = "g-" + newID(m.Now)
+	in.Person = "g-" + NewID(m.Now)
 	return nil
 }
 
 // reached is how a person is told from another of the same name.
-func reached(contact string) string {
+func Reached(contact string) string {
 	return cmp.Or(ReachOf(contact), strings.ToLower(contact))
 }
 
 // mostOfOne are the cases of one person that are exported, merged or forgotten at once.
-const mostOfOne = 1000
+const MostOfOne = 1000
 
 // GrowerFile is all the desk keeps of a person.
 type GrowerFile struct {
@@ -139,7 +136,7 @@ const keptWords = "Name and how to be reached, to hand over and to ask how it we
 
 // ExportGrower gathers all the desk keeps of a person. Coordinators only.
 func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (GrowerFile, error) {
-	g, cases, err := s.casesOf(ctx, who, id)
+	g, cases, err := s.CasesOf(ctx, who, id)
 	if err != nil {
 		return GrowerFile{}, err
 	}
@@ -164,7 +161,7 @@ func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (Grow
 }
 
 // casesOf are a person and their cases, for a coordinator. Errors name person.
-func (s *Service) casesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
+func (s *Service) CasesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
 	if !who.May(people.HandlePersons) {
 		return store.Grower{}, nil, ErrForbidden
 	}
@@ -172,207 +169,14 @@ func (s *Service) casesOf(ctx context.Context, who Person, id string) (store.Gro
 	if err != nil {
 		return g, nil, err
 	}
-	cases, err := s.Store.CasesOf(ctx, id, mostOfOne)
+	cases, err := s.Store.CasesOf(ctx, id, MostOfOne)
 	return g, cases, err
-}
-
-// Mention is a place where a part of a person's name stands by itself.
-type Mention struct {
-	Word   string `json:"word" doc:"the part of the name"`
-	Case   string `json:"case"`
-	Number string `json:"number"`
-	Text   string `json:"text" doc:"the words around it"`
-}
-
-// Mentions are where parts of a person's name stand alone in their cases: "says Tamsin". Such
-// a word may be theirs or a plant's (rose, basil), so a person decides which go.
-func (s *Service) Mentions(ctx context.Context, who Person, id string) ([]Mention, error) {
-	g, cases, err := s.casesOf(ctx, who, id)
-	if err != nil {
-		return nil, err
-	}
-	out := []Mention{}
-	for _, word := range nameParts(g.Name) {
-		re := regexp.MustCompile(`(?i)(?:^|[^\pL\pN])(` + regexp.QuoteMeta(word) + `)(?:$|[^\pL\pN])`)
-		for _, r := range cases {
-			c, err := s.read(ctx, r.ID)
-			if err != nil {
-				return nil, err
-			}
-			for _, text := range saidIn(&c.Doc) {
-				if at := re.FindStringSubmatchIndex(text); at != nil && len(out) < mostOfOne {
-					out = append(out, Mention{word, r.ID, r.Number, humanise.Short(text[max(0, strings.LastIndexAny(text[:at[2]], ".;\n")+1):], 80)})
-				}
-			}
-		}
-	}
-	return out, nil
-}
-
-// nameParts are the words of a name that could stand for a person alone.
-func nameParts(name string) []string {
-	out := []string{}
-	for _, w := range strings.Fields(name) {
-		if w = strings.Trim(w, `.,;:"'()`); len([]rune(w)) > 1 && !slices.Contains(out, w) && !strings.EqualFold(w, name) {
-			out = append(out, w)
-		}
-	}
-	return out
-}
-
-// saidIn are the free words of a case.
-func saidIn(d *casefile.Doc) []string {
-	out := []string{d.Intake.Story, d.Intake.Brought, d.Intake.Plant}
-	if d.Verdict != nil {
-		out = append(out, d.Verdict.Note)
-	}
-	for _, r := range d.Rounds {
-		if r.Treatment != nil {
-			out = append(out, r.Treatment.Note)
-		}
-		for _, f := range r.FollowUps {
-			out = append(out, f.Note)
-		}
-	}
-	for _, p := range d.Photos {
-		out = append(out, p.Name)
-	}
-	if d.Closing != nil {
-		out = append(out, d.Closing.Note)
-	}
-	return slices.DeleteFunc(out, func(t string) bool { return t == "" })
-}
-
-// ForgetGrower takes a person out of the desk on request: the cases stay, the person goes.
-// Their full name and addresses go from the cases of others as well, the name only where
-// nobody else has it; also are parts of the name that go from their own cases. It answers
-// how many cases were theirs, and what of them is still in copies. Coordinators only. Errors
-// name person or also.
-func (s *Service) ForgetGrower(ctx context.Context, who Person, id string, also []string) (ForgottenAs, error) {
-	g, cases, err := s.casesOf(ctx, who, id)
-	if err != nil {
-		return ForgottenAs{}, err
-	}
-	for i, w := range also {
-		if !slices.Contains(nameParts(g.Name), w) {
-			return ForgottenAs{}, fault.New(fmt.Sprintf("also[%d]", i), fmt.Sprintf("%q is no part of the name", w), "use the words the mentions list")
-		}
-	}
-	reach := []string{g.Contact, ReachOf(g.Contact)}
-	for _, r := range cases {
-		c, err := s.read(ctx, r.ID)
-		if err != nil {
-			return ForgottenAs{}, err
-		}
-		reach = append(reach, c.Intake.Contact, ReachOf(c.Intake.Contact))
-	}
-	slices.Sort(reach)
-	reach = slices.DeleteFunc(slices.Compact(reach), func(x string) bool { return x == "" })
-	same, err := s.Store.GrowersNamed(ctx, g.Name)
-	if err != nil {
-		return ForgottenAs{}, err
-	}
-	wide := slices.Clone(reach)
-	if len(same) < 2 && strings.Contains(g.Name, " ") { // a first name alone may be anybody's
-		wide = append(wide, g.Name)
-	}
-	rows, err := s.Store.Mentioning(ctx, id, wide)
-	if err != nil {
-		return ForgottenAs{}, err
-	}
-	if err := s.endPages(ctx, who, cases); err != nil {
-		return ForgottenAs{}, err
-	}
-	others := []string{}
-	for _, r := range rows {
-		if !slices.Contains(others, r.ID) {
-			others = append(others, r.ID)
-		}
-	}
-	n, err := s.Store.Forget(ctx, store.Forgotten{Person: id, Own: slices.Concat([]string{g.Name}, reach, also), Wide: wide, Others: others, Searched: slices.Concat(longParts(g.Name), reach, []string{g.Name})})
-	if err != nil {
-		return ForgottenAs{}, err
-	}
-	out := ForgottenAs{Cases: n, Exports: s.DropExports()}
-	out.Copies, out.Gone, err = s.copiesHold(ctx)
-	return out, err
-}
-
-// ForgottenAs is what came of forgetting somebody.
-type ForgottenAs struct {
-	Cases   int    `json:"cases" doc:"that were theirs; they stay, without them"`
-	Exports int    `json:"exports" doc:"finished files of records that were taken away, since they stood in them"`
-	Copies  int    `json:"copies" doc:"copies of the desk's file in which they still are"`
-	Gone    string `json:"gone,omitempty" doc:"the day the last of those copies goes by itself, YYYY-MM-DD; empty where none does"`
-}
-
-// endPages ends the pages of somebody's cases and lets their pictures go, each with a line
-// in its story.
-func (s *Service) endPages(ctx context.Context, who Person, cases []store.Case) error {
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return err
-	}
-	writes := []store.Write{}
-	for _, r := range cases {
-		x, err := s.workOut(ctx, m, who, r.ID, r.Version, "forget", func(_ house.Moment, c *Case) (string, error) {
-			c.Photos = []casefile.Photo{}
-			if c.Page != nil {
-				p := *c.Page
-				p.Ended = true
-				c.Page = &p
-			}
-			return "forgotten on request: the page is ended, the pictures are gone", nil
-		})
-		if err != nil {
-			return err
-		}
-		if !x.same {
-			writes = append(writes, x.write)
-		}
-	}
-	return s.Store.SetCases(ctx, writes...)
-}
-
-// copiesHold counts the copies of the desk's file that were written before now, and says
-// when the last of them is taken away by newer ones; no day where copies are not written by
-// the clock.
-func (s *Service) copiesHold(ctx context.Context) (n int, gone string, err error) {
-	entries, err := os.ReadDir(s.BackupFolder())
-	if errors.Is(err, fs.ErrNotExist) {
-		return 0, "", nil
-	}
-	if err != nil {
-		return 0, "", err
-	}
-	for _, e := range entries {
-		if backupName.MatchString(e.Name()) {
-			n++
-		}
-	}
-	k, _, err := s.House.Keeping(ctx)
-	if err != nil || n == 0 {
-		return n, "", err
-	}
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return n, "", err
-	}
-	if every := map[string]int{"day": 1, "week": 7}[k.Every]; every > 0 {
-		gone = m.Today.Add(every * k.Keep).String()
-	}
-	return n, gone, nil
-}
-
-// longParts are the parts of a name that are long enough to be looked for by.
-func longParts(name string) []string {
-	return slices.DeleteFunc(nameParts(name), func(w string) bool { return len([]rune(w)) < 4 })
 }
 
 // MergeGrowers writes one person's cases under another: the same person, written two ways.
 // Each case tells it in its story. Coordinators only. Errors name person or into.
 func (s *Service) MergeGrowers(ctx context.Context, who Person, from, into string) (int, error) {
-	g, cases, err := s.casesOf(ctx, who, from)
+	g, cases, err := s.CasesOf(ctx, who, from)
 	if err != nil {
 		return 0, err
 	}
@@ -397,7 +201,7 @@ func (s *Service) MergeGrowers(ctx context.Context, who Person, from, into strin
 // were written as one. Each case tells it in its story. Coordinators only. Errors name
 // person, name or cases.
 func (s *Service) SplitGrower(ctx context.Context, who Person, id, name, contact string, chosen []string) (Grower, error) {
-	g, cases, err := s.casesOf(ctx, who, id)
+	g, cases, err := s.CasesOf(ctx, who, id)
 	if err != nil {
 		return Grower{}, err
 	}
@@ -411,7 +215,7 @@ func (s *Service) SplitGrower(ctx context.Context, who Person, id, name, contact
 	case len(part) == len(cases):
 		return Grower{}, fault.New("cases", "are all there are", "leave at least one; to write a name otherwise, correct it on the case")
 	}
-	other := store.Grower{ID: "g-" + newID(s.Now()), Name: name, Contact: contact}
+	other := store.Grower{ID: "g-" + NewID(s.Now()), Name: name, Contact: contact}
 	if err := s.move(ctx, who, part, other, fmt.Sprintf("%s here is another than the %s of the other cases", name, g.Name), true); err != nil {
 		return Grower{}, err
 	}
@@ -426,7 +230,7 @@ func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to s
 	}
 	writes := []store.Write{}
 	for _, r := range cases {
-		x, err := s.workOut(ctx, m, who, r.ID, r.Version, "merge", func(_ house.Moment, c *Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "merge", func(_ house.Moment, c *Case) (string, error) {
 			c.Intake.Grower, c.Intake.Person = to.Name, to.ID
 			if c.Intake.Contact == "" || fresh {
 				c.Intake.Contact = to.Contact
@@ -441,7 +245,30 @@ func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to s
 		if err != nil {
 			return err
 		}
-		writes = append(writes, x.write)
+		writes = append(writes, x.Write)
 	}
 	return s.Store.SetCases(ctx, writes...)
+}
+
+// saidIn are the free words of a case.
+func SaidIn(d *casefile.Doc) []string {
+	out := []string{d.Intake.Story, d.Intake.Brought, d.Intake.Plant}
+	if d.Verdict != nil {
+		out = append(out, d.Verdict.Note)
+	}
+	for _, r := range d.Rounds {
+		if r.Treatment != nil {
+			out = append(out, r.Treatment.Note)
+		}
+		for _, f := range r.FollowUps {
+			out = append(out, f.Note)
+		}
+	}
+	for _, p := range d.Photos {
+		out = append(out, p.Name)
+	}
+	if d.Closing != nil {
+		out = append(out, d.Closing.Note)
+	}
+	return slices.DeleteFunc(out, func(t string) bool { return t == "" })
 }

@@ -18,7 +18,7 @@ import (
 
 // Sheet is the page as it was handed over, or as it would be now.
 func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
@@ -57,7 +57,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 // handingOver hands one case over, together with others of the same grower.
 func (s *Service) handingOver(who Person, with []string) edit {
 	return func(m house.Moment, c *Case) (string, error) {
-		f, r := s.facts(&c.Doc), c.Now()
+		f, r := s.Facts(&c.Doc), c.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
 		}

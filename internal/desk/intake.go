@@ -29,7 +29,7 @@ func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int
 		if err := s.checkIntake(&in, m.Today); err != nil {
 			return "", err
 		}
-		if err := s.namePerson(ctx, m, &in, &c.Intake); err != nil {
+		if err := s.NamePerson(ctx, m, &in, &c.Intake); err != nil {
 			return "", err
 		}
 		c.Intake = in

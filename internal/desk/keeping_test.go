@@ -12,6 +12,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	recordroom "botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -120,19 +121,19 @@ func TestADesksOwnSheets(t *testing.T) {
 		"leads out":       {"../hosts/kale.yaml": host},
 		"is no bundle of": {"readme.txt": "nothing"},
 	} {
-		_, err := b.ReadImport(ctx, boss, b.bring(zipped(t, files)), desk.ImportInput{})
+		_, err := b.ReadImport(ctx, boss, b.bring(zipped(t, files)), recordroom.ImportInput{})
 		require.ErrorContains(t, err, says)
 	}
 	unsound := zipped(t, map[string]string{"hosts/kale.yaml": "- id: sea-kale\n  name: Sea kale\n  scientific: Crambe maritima\n  family: Brassicaceae\n  form: boat\n"})
-	r, err := b.ReadImport(ctx, boss, b.bring(unsound), desk.ImportInput{})
+	r, err := b.ReadImport(ctx, boss, b.bring(unsound), recordroom.ImportInput{})
 	require.NoError(t, err)
 	assert.Positive(t, r.Refused)
 	assert.Contains(t, r.Refusals[0].Text, "hosts/kale.yaml")
-	j := b.worked(b.KeepImport(ctx, boss, b.bring(unsound), desk.ImportInput{}))
+	j := b.worked(b.KeepImport(ctx, boss, b.bring(unsound), recordroom.ImportInput{}))
 	assert.Equal(t, "failed", j.State)
 	assert.Nil(t, b.Base().Host("sea-kale"), "nothing of it counts")
 
-	j = b.worked(b.KeepImport(ctx, boss, b.bring(zipped(t, map[string]string{"hosts/kale.yaml": host, "notes.txt": "x"})), desk.ImportInput{}))
+	j = b.worked(b.KeepImport(ctx, boss, b.bring(zipped(t, map[string]string{"hosts/kale.yaml": host, "notes.txt": "x"})), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	require.NotNil(t, b.Base().Host("sea-kale"))
 	assert.NotEqual(t, herbarium.Embedded().Digest(), b.Base().Digest())
@@ -141,7 +142,7 @@ func TestADesksOwnSheets(t *testing.T) {
 	b.keep(b.CheckIn(ctx, b.who, in, "key-kale-1"))
 	assert.Equal(t, "sea-kale", b.v.Intake.Host)
 
-	later := desk.New(b.Store, herbarium.Embedded(), b.Weather, b.Now)
+	later := recordroom.New(desk.New(b.Store, herbarium.Embedded(), b.Weather, b.Now))
 	later.Books = herbarium.Load
 	require.NoError(t, later.OwnBook())
 	require.NoError(t, later.Settle(ctx))

@@ -150,7 +150,7 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 	}
 	sit := remedy.Situation{Host: in.Host, South: m.South(), House: m.Rules, BadYear: in.BadYear, Schools: house.KnownSchools(s.Base(), nil)}
 	if in.Case != "" {
-		c, err := s.read(ctx, in.Case)
+		c, err := s.Read(ctx, in.Case)
 		if err != nil {
 			return remedy.WinterPlan{}, err
 		}

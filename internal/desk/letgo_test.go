@@ -15,6 +15,7 @@ import (
 
 	"botanik/internal/desk"
 	"botanik/internal/gateway"
+	recordroom "botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -43,7 +44,7 @@ func TestWhoIsForgottenIsGoneEverywhere(t *testing.T) {
 	pic := b.v.Photos[0].ID
 	_, err := b.SheetByToken(ctx, token)
 	require.NoError(t, err)
-	job := b.worked(b.Export(ctx, boss, desk.ExportInput{What: "cases", People: true}))
+	job := b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases", People: true}))
 	assert.Contains(t, string(b.file(job)), "Vane")
 	_, err = b.BackupNow(ctx, boss)
 	require.NoError(t, err)
@@ -88,7 +89,7 @@ func TestEveryCaseThatNamesThemIsGoneOver(t *testing.T) {
 	for i := range n {
 		fmt.Fprintf(&cards, "C-%d,2024-05-%02d,bean,Somebody %d,neighbour of Perpetua Lodd\n", i, 1+i%28, i)
 	}
-	j := b.worked(b.KeepImport(ctx, boss, b.bring([]byte(cards.String())), desk.ImportInput{}))
+	j := b.worked(b.KeepImport(ctx, boss, b.bring([]byte(cards.String())), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	found, err := b.Find(ctx, desk.FindInput{Words: "lodd"})
 	require.NoError(t, err)
@@ -112,10 +113,10 @@ func TestWhatIsGivenAwayHoldsNobodysWords(t *testing.T) {
 	in.Square, in.Story = "C4", "my cousin Hedda Quince in Larch Lane 7 has it too"
 	b.treated(in)
 	b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, desk.CloseInput{Outcome: "cleared", Confirmed: "red-mite", Found: "laboratory", Note: "Hedda Quince is glad"}))
-	for _, x := range []desk.ExportInput{{What: "cases"}, {What: "looks"}, {What: "treatments"}} {
+	for _, x := range []recordroom.ExportInput{{What: "cases"}, {What: "looks"}, {What: "treatments"}} {
 		assert.NotContains(t, string(b.file(b.worked(b.Export(ctx, boss, x)))), "Hedda", x.What)
 	}
-	for name, text := range everything(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "darwin-core", License: "CC0-1.0"})))) {
+	for name, text := range everything(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "darwin-core", License: "CC0-1.0"})))) {
 		assert.NotContains(t, text, "Hedda", name)
 		assert.NotContains(t, text, "Larch", name)
 	}
@@ -126,12 +127,12 @@ func TestWhatIsGivenAwayHoldsNobodysWords(t *testing.T) {
 func TestOnesOwnTableComesInByItself(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "cases", People: true})))
+	raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases", People: true})))
 	other := b.another()
-	reading, err := other.ReadImport(ctx, boss, other.bring(raw), desk.ImportInput{})
+	reading, err := other.ReadImport(ctx, boss, other.bring(raw), recordroom.ImportInput{})
 	require.NoError(t, err)
 	assert.Empty(t, reading.Refused, "%+v", reading.Refused)
-	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{}))
+	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	found, err := other.Find(ctx, desk.FindInput{})
 	require.NoError(t, err)
@@ -170,19 +171,6 @@ func (b *bench) sql(what string) error {
 	defer func() { _ = db.Close() }()
 	_, err = db.Exec(what)
 	return err
-}
-
-// A mistake of ours in a long work is a failed work, not the end of the program.
-func TestALongWorkThatPanicsIsAFailedOne(t *testing.T) {
-	b := open(t)
-	j := b.worked(b.BeginWork(boss, func() error {
-		var nothing *desk.View
-		nothing.Version++
-		return nil
-	}))
-	assert.Equal(t, "failed", j.State)
-	assert.Contains(t, j.Said, "our mistake")
-	assert.False(t, j.File)
 }
 
 // The weather moves a day and the grower is told, both or neither; the page, the calendar and

@@ -61,7 +61,7 @@ func ReachOf(contact string) string {
 	}, phone.FindString(contact))
 }
 
-var titles = map[string]string{"page": "Your plant page", "moved": "The days have moved", "ask": "How is your plant"}
+var Titles = map[string]string{"page": "Your plant page", "moved": "The days have moved", "ask": "How is your plant"}
 
 // Send writes a message of a case into the outbox: the page, or the question how it went.
 // The same is never written twice. Errors name kind, contact or handover.
@@ -69,7 +69,7 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 	if !who.May(people.SendMessages) {
 		return nil, ErrForbidden
 	}
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return nil, err
 	}
@@ -133,7 +133,7 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, on
 		}
 	}
 	msg := store.Message{
-		ID: newID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: titles[kind] + ", " + c.Number, State: "waiting",
+		ID: NewID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: Titles[kind] + ", " + c.Number, State: "waiting",
 		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": spokenDay(c.AskOn, m.Today), "what": what}),
 		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
 	}
@@ -151,7 +151,7 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, on
 
 // NoMessages keeps that a grower wants none, or takes that back.
 func (s *Service) NoMessages(ctx context.Context, who Person, id string, none bool) error {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return err
 	}
@@ -266,7 +266,7 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 // answered tells a case what its grower answered; one that is closed or looked at again
 // keeps it with the message only.
 func (s *Service) answered(ctx context.Context, id, said string) error {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if errors.Is(err, ErrNotFound) || err == nil && (c.Closing != nil || c.Now().Handover == nil) {
 		return nil
 	}

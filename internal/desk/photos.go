@@ -25,7 +25,7 @@ const MaxPhotos = 8
 // the camera wrote beside it (place, time, owner) is kept.
 func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int, name string, data []byte) (View, error) {
 	// What would be refused anyway is refused before the work of drawing.
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return View{}, err
 	}
@@ -54,7 +54,7 @@ func (s *Service) cleaned(ctx context.Context, who Person, id, name string, data
 	if err != nil {
 		return casefile.Photo{}, store.Photo{}, err
 	}
-	p := casefile.Photo{ID: newID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
+	p := casefile.Photo{ID: NewID(s.Now()), Name: photoName(name), Width: pic.Width, Height: pic.Height, By: who.Name, At: s.Now()}
 	return p, store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}, nil
 }
 
@@ -99,7 +99,7 @@ func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int
 
 // Photo reads a picture a case shows, as JPEG.
 func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return nil, err
 	}

@@ -94,7 +94,7 @@ func (s *Service) HowIDo(ctx context.Context, who Person) (Practice, error) {
 	for _, x := range drill.Sureties {
 		out.Sureties = append(out.Sureties, Surety{x.Sure, x.Name})
 	}
-	known, err := s.remembered(ctx, who)
+	known, err := s.Remembered(ctx, who)
 	for _, k := range known {
 		if k.Fading(m.Now) {
 			out.Due++
@@ -103,7 +103,7 @@ func (s *Service) HowIDo(ctx context.Context, who Person) (Practice, error) {
 	return out, err
 }
 
-func (s *Service) remembered(ctx context.Context, who Person) (map[string]drill.Memory, error) {
+func (s *Service) Remembered(ctx context.Context, who Person) (map[string]drill.Memory, error) {
 	rows, err := s.Store.RememberedBy(ctx, who.ID)
 	out := map[string]drill.Memory{}
 	for _, r := range rows {
@@ -154,7 +154,7 @@ func (s *Service) AskMe(ctx context.Context, who Person, kind string) (Asked, er
 	if err != nil {
 		return Asked{}, err
 	}
-	known, err := s.remembered(ctx, who)
+	known, err := s.Remembered(ctx, who)
 	if err != nil {
 		return Asked{}, err
 	}
@@ -178,7 +178,7 @@ func (s *Service) put(ctx context.Context, who Person, q drill.Question) (Asked,
 	if err != nil {
 		return Asked{}, err
 	}
-	d := store.OpenDrill{ID: newID(s.Now()), Account: who.ID, Kind: "question", At: store.Stamp(s.Now()), Body: string(raw)}
+	d := store.OpenDrill{ID: NewID(s.Now()), Account: who.ID, Kind: "question", At: store.Stamp(s.Now()), Body: string(raw)}
 	return Asked{d.ID, q.Kind, drill.KindNames[q.Kind], q.Ask, q.Plate, q.Facts, q.Options}, s.Store.PutDrill(ctx, d)
 }
 
@@ -217,7 +217,7 @@ func (s *Service) AnswerMe(ctx context.Context, who Person, id, choice string, s
 	if err := s.Store.AnswerDrill(ctx, store.Drilled{ID: id, Account: who.ID, At: store.Stamp(s.Now()), Kind: q.Kind, Key: q.Key, Correct: right, Sure: sure, Points: -1}); err != nil {
 		return Marked{}, err
 	}
-	known, err := s.remembered(ctx, who)
+	known, err := s.Remembered(ctx, who)
 	return Marked{right, q.Right, q.Why, known[q.Key].HalfLife()}, err
 }
 

@@ -16,7 +16,7 @@ import (
 )
 
 // practised is a case in practice as it is kept.
-type practised struct {
+type PracticeOf struct {
 	Sample drill.Sample `json:"sample"`
 	Asked  []string     `json:"asked"`
 	Used   bool         `json:"used"`            // a destructive look used the sample up
@@ -39,7 +39,7 @@ type PracticeCase struct {
 	Only    []string            `json:"only,omitempty" doc:"of a real sample of before: findings that were looked at then"`
 }
 
-func (s *Service) practiceCase(id string, p practised) PracticeCase {
+func (s *Service) PracticeCaseOf(id string, p PracticeOf) PracticeCase {
 	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Sprayer: p.Sample.Sprayer(), Looks: []differential.Look{}, Used: p.Used}
 	if h := s.Base().Host(out.Host); h != nil {
 		out.Plant = h.Name
@@ -77,12 +77,12 @@ func (s *Service) PractiseCase(ctx context.Context, who Person) (PracticeCase, e
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	p := practised{Sample: sample, Asked: []string{}}
-	id := newID(s.Now())
-	return s.practiceCase(id, p), s.keepPractice(ctx, who, id, p)
+	p := PracticeOf{Sample: sample, Asked: []string{}}
+	id := NewID(s.Now())
+	return s.PracticeCaseOf(id, p), s.KeepPractice(ctx, who, id, p)
 }
 
-func (s *Service) keepPractice(ctx context.Context, who Person, id string, p practised) error {
+func (s *Service) KeepPractice(ctx context.Context, who Person, id string, p PracticeOf) error {
 	raw, err := json.Marshal(p)
 	if err != nil {
 		return err
@@ -90,8 +90,8 @@ func (s *Service) keepPractice(ctx context.Context, who Person, id string, p pra
 	return s.Store.PutDrill(ctx, store.OpenDrill{ID: id, Account: who.ID, Kind: "case", At: store.Stamp(s.Now()), Body: string(raw)})
 }
 
-func (s *Service) practised(ctx context.Context, who Person, id string) (practised, error) {
-	var p practised
+func (s *Service) practised(ctx context.Context, who Person, id string) (PracticeOf, error) {
+	var p PracticeOf
 	d, err := s.Store.Drill(ctx, who.ID, id)
 	if err != nil || d.Kind != "case" {
 		return p, ErrNotFound
@@ -102,7 +102,7 @@ func (s *Service) practised(ctx context.Context, who Person, id string) (practis
 // PracticeAt is a sample somebody practises on.
 func (s *Service) PracticeAt(ctx context.Context, who Person, id string) (PracticeCase, error) {
 	p, err := s.practised(ctx, who, id)
-	return s.practiceCase(id, p), err
+	return s.PracticeCaseOf(id, p), err
 }
 
 // LookInPractice asks for one look. Errors name finding.
@@ -122,11 +122,11 @@ func (s *Service) LookInPractice(ctx context.Context, who Person, id, finding st
 	case !slices.Contains(p.Asked, finding):
 		p.Asked = append(p.Asked, finding)
 		p.Used = f.Destructive && !p.Sample.Only
-		if err := s.keepPractice(ctx, who, id, p); err != nil {
+		if err := s.KeepPractice(ctx, who, id, p); err != nil {
 			return PracticeCase{}, err
 		}
 	}
-	return s.practiceCase(id, p), nil
+	return s.PracticeCaseOf(id, p), nil
 }
 
 // JudgePractice takes the verdict on a made-up sample and shows what it was, what an expert

@@ -16,6 +16,7 @@ import (
 	"time"
 
 	"botanik/internal/desk"
+	recordroom "botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -25,7 +26,7 @@ import (
 )
 
 // worked waits for a long work and answers it.
-func (b *bench) worked(j desk.Job, err error) desk.Job {
+func (b *bench) worked(j recordroom.Job, err error) recordroom.Job {
 	b.t.Helper()
 	require.NoError(b.t, err)
 	require.Eventually(b.t, func() bool {
@@ -40,7 +41,7 @@ func (b *bench) worked(j desk.Job, err error) desk.Job {
 }
 
 // file is what a long work wrote.
-func (b *bench) file(j desk.Job) []byte {
+func (b *bench) file(j recordroom.Job) []byte {
 	b.t.Helper()
 	require.Equal(b.t, "done", j.State, j.Said)
 	path, _, err := b.JobFile(boss, j.ID)
@@ -56,8 +57,8 @@ func (b *bench) bring(raw []byte) string {
 	ctx := context.Background()
 	u, err := b.BringFile(ctx, boss, "records")
 	require.NoError(b.t, err)
-	for at := 0; at < len(raw); at += desk.MostPart {
-		part := raw[at:min(len(raw), at+desk.MostPart)]
+	for at := 0; at < len(raw); at += recordroom.MostPart {
+		part := raw[at:min(len(raw), at+recordroom.MostPart)]
 		_, err = b.BringPart(ctx, boss, u.ID, int64(at), part)
 		require.NoError(b.t, err)
 		got, err := b.BringPart(ctx, boss, u.ID, int64(at), part)
@@ -132,21 +133,21 @@ func lived(t testing.TB) *bench {
 func TestABundleMakesTheSameDesk(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
+	raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))
 	other := b.another()
-	reading, err := other.ReadImport(ctx, boss, other.bring(raw), desk.ImportInput{})
+	reading, err := other.ReadImport(ctx, boss, other.bring(raw), recordroom.ImportInput{})
 	require.NoError(t, err)
 	assert.Equal(t, []any{"bundle", "A desk that lived", 3, 1}, []any{reading.Kind, reading.Desk, reading.Cases, reading.Photos})
 	require.Len(t, reading.Rules, 1, "what its house says otherwise is offered")
 	assert.Equal(t, "identity", reading.Rules[0].Key)
 	assert.Contains(t, reading.Rules[0].Says, "what it is called: A desk that lived")
-	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{Name: "desk.zip", Take: []string{"identity"}}))
+	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{Name: "desk.zip", Take: []string{"identity"}}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 3, j.Import.In)
 	id, _, err := other.House.Identity(ctx)
 	require.NoError(t, err)
 	assert.Equal(t, "A desk that lived", id.Name)
-	again := other.file(other.worked(other.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
+	again := other.file(other.worked(other.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))
 	was, is := everything(t, raw), everything(t, again)
 	for name := range was {
 		if name != "people.jsonl" && name != "settings.jsonl" { // what was ticked is a change of who took it
@@ -171,7 +172,7 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 	}
 	other.now = other.now.Add(time.Minute)
 	// Once more: nothing happens.
-	j = other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{}))
+	j = other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{}))
 	assert.Equal(t, []int{0, 3}, []int{j.Import.In, j.Import.Same})
 
 	// Somebody works on one; a bundle of before does not overwrite it, and undoing leaves it.
@@ -180,7 +181,7 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 	other.keep(other.View(ctx, found.Cases[0].ID))
 	other.keep(other.SetVerdict(ctx, other.who, other.v.ID, other.v.Version, desk.VerdictInput{Degree: "undetermined", Note: "on second thoughts"}))
 	other.now = other.now.Add(time.Minute)
-	j = other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{}))
+	j = other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{}))
 	assert.Equal(t, []string{other.v.Number}, j.Import.Conflicts)
 	list, err := other.Batches(ctx)
 	require.NoError(t, err)
@@ -188,7 +189,7 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 	require.ErrorIs(t, err, desk.ErrForbidden)
 	undone, err := other.UndoImport(ctx, boss, list[2].ID)
 	require.NoError(t, err)
-	assert.Equal(t, desk.Undone{Gone: 2, Stay: []string{other.v.Number}}, undone)
+	assert.Equal(t, recordroom.Undone{Gone: 2, Stay: []string{other.v.Number}}, undone)
 	left, err := other.Find(ctx, desk.FindInput{})
 	require.NoError(t, err)
 	assert.Equal(t, 1, left.N)
@@ -205,11 +206,11 @@ func TestABundleMakesTheSameDesk(t *testing.T) {
 func TestTwoDesksBecomeOne(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
+	raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))
 	other := b.another()
 	other.now = other.now.Add(time.Minute)
 	other.treated(bean)
-	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{}))
+	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 3, j.Import.In)
 	assert.Equal(t, []string{"26-0001 is 26-0002 here", "26-0002 is 26-0003 here", "26-0003 is 26-0004 here"}, j.Import.Renamed)
@@ -222,7 +223,7 @@ func TestTwoDesksBecomeOne(t *testing.T) {
 func TestABadBundleIsRefused(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
+	raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))
 	remade := func(change func(name string, body []byte) []byte) []byte {
 		var out bytes.Buffer
 		w := zip.NewWriter(&out)
@@ -266,7 +267,7 @@ func TestABadBundleIsRefused(t *testing.T) {
 		}),
 	} {
 		other := b.another()
-		_, err := other.ReadImport(ctx, boss, other.bring(bad), desk.ImportInput{})
+		_, err := other.ReadImport(ctx, boss, other.bring(bad), recordroom.ImportInput{})
 		require.ErrorContains(t, err, says)
 		n, err := other.Find(ctx, desk.FindInput{})
 		require.NoError(t, err)
@@ -290,9 +291,9 @@ func TestOldCardsComeIn(t *testing.T) {
 		"A-6;2.5.2024;Rhona;Olive;?;;;\r\n" +
 		"A-7;2.5.2024;Rhona;Olive;\"un\"closed;;;\r\n"
 	id := b.bring([]byte(cards))
-	_, err := b.ReadImport(ctx, b.who, id, desk.ImportInput{})
+	_, err := b.ReadImport(ctx, b.who, id, recordroom.ImportInput{})
 	require.ErrorIs(t, err, desk.ErrForbidden)
-	r, err := b.ReadImport(ctx, boss, id, desk.ImportInput{})
+	r, err := b.ReadImport(ctx, boss, id, recordroom.ImportInput{})
 	require.NoError(t, err)
 	assert.Equal(t, map[string]string{"number": "No.", "brought": "Date", "grower": "Client", "plant": "Plant", "cause": "Diagnosis", "remedy": "Advice", "note": "Remarks", "outcome": "How it ended"}, r.Used.Columns)
 	assert.Equal(t, "day first", r.Used.Days)
@@ -306,15 +307,15 @@ func TestOldCardsComeIn(t *testing.T) {
 	assert.Equal(t, "2024-04-03", r.First[0].Brought)
 	assert.Equal(t, "=1+1", r.First[1].Note, "a guard against formulas is taken off")
 
-	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{CardMapping: r.Used, Loose: true})
+	_, err = b.ReadImport(ctx, boss, id, recordroom.ImportInput{CardMapping: r.Used, Loose: true})
 	require.NoError(t, err)
 	bad := r.Used
 	bad.Columns = map[string]string{"brought": "Dates", "plant": ""}
-	_, err = b.ReadImport(ctx, boss, id, desk.ImportInput{CardMapping: bad})
+	_, err = b.ReadImport(ctx, boss, id, recordroom.ImportInput{CardMapping: bad})
 	require.ErrorContains(t, err, "columns.brought")
 	require.ErrorContains(t, err, "columns.plant")
 
-	j := b.worked(b.KeepImport(ctx, boss, id, desk.ImportInput{CardMapping: r.Used, Name: "cards.csv", Loose: true}))
+	j := b.worked(b.KeepImport(ctx, boss, id, recordroom.ImportInput{CardMapping: r.Used, Name: "cards.csv", Loose: true}))
 	require.Equal(t, "done", j.State, j.Said)
 	assert.Equal(t, 4, j.Import.In, "two of the number A-2: the second is refused")
 	found, err := b.Find(ctx, desk.FindInput{Cause: "two-spotted-mite", Sort: "brought"})
@@ -352,14 +353,14 @@ func TestCardsInOtherSigns(t *testing.T) {
 	western, err := charmap.Windows1252.NewEncoder().String(cards)
 	require.NoError(t, err)
 	for encoding, raw := range map[string]string{"UTF-8": "\ufeff" + cards, "UTF-16": utf16, "Windows-1252": western} {
-		r, err := b.ReadImport(ctx, boss, b.bring([]byte(raw)), desk.ImportInput{})
+		r, err := b.ReadImport(ctx, boss, b.bring([]byte(raw)), recordroom.ImportInput{})
 		require.NoError(t, err, encoding)
 		require.Len(t, r.First, 1, encoding)
 		assert.Equal(t, "tâches brûlées", r.First[0].Story, encoding)
 		assert.Equal(t, encoding, r.Encoding)
 	}
 	for says, raw := range map[string]string{"is no text": "a,b\x00c\n", "is empty": "", "column names": "lonely\n1\n"} {
-		_, err := b.ReadImport(ctx, boss, b.bring([]byte(raw)), desk.ImportInput{})
+		_, err := b.ReadImport(ctx, boss, b.bring([]byte(raw)), recordroom.ImportInput{})
 		require.ErrorContains(t, err, says)
 	}
 	_, err = b.BringPart(ctx, boss, "01KX89X7800KQQPW7DNZ4H267J", 0, []byte("x"))
@@ -380,7 +381,7 @@ func TestLongWorkIsCancelled(t *testing.T) {
 	for i := range 60_000 {
 		fmt.Fprintf(&big, "2024-04-%02d,Rose,card %d\n", i%28+1, i)
 	}
-	j, err := b.KeepImport(ctx, boss, b.bring([]byte(big.String())), desk.ImportInput{})
+	j, err := b.KeepImport(ctx, boss, b.bring([]byte(big.String())), recordroom.ImportInput{})
 	require.NoError(t, err)
 	require.Eventually(t, func() bool { return b.Jobs(boss)[0].Done > 1000 }, time.Minute, time.Millisecond)
 	require.ErrorIs(t, b.StopJob(b.who, j.ID), desk.ErrNotFound, "another's")
@@ -400,26 +401,26 @@ func TestLongWorkIsCancelled(t *testing.T) {
 func TestTablesLeaveTheDesk(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	_, err := b.Export(ctx, b.who, desk.ExportInput{What: "cases", People: true})
+	_, err := b.Export(ctx, b.who, recordroom.ExportInput{What: "cases", People: true})
 	require.ErrorIs(t, err, desk.ErrForbidden)
-	_, err = b.Export(ctx, b.who, desk.ExportInput{What: "bundle"})
+	_, err = b.Export(ctx, b.who, recordroom.ExportInput{What: "bundle"})
 	require.ErrorIs(t, err, desk.ErrForbidden)
-	_, err = b.Export(ctx, boss, desk.ExportInput{What: "dragons"})
+	_, err = b.Export(ctx, boss, recordroom.ExportInput{What: "dragons"})
 	require.ErrorContains(t, err, "what")
 
-	cases := rows(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "cases"}))))
+	cases := rows(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases"}))))
 	require.Len(t, cases, 4)
 	assert.NotContains(t, cases[0], "grower")
 	assert.NotContains(t, fmt.Sprint(cases), "Ilse")
-	all := rows(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "cases", People: true}))))
+	all := rows(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases", People: true}))))
 	assert.Equal(t, []string{"number", "brought_in", "grower"}, all[0][:3])
 	assert.Equal(t, `Rhona, of the "Gulls"`, all[2][2])
-	looks := rows(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "looks"}))))
+	looks := rows(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "looks"}))))
 	assert.Len(t, looks, 4)
-	treatments := rows(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "treatments"}))))
+	treatments := rows(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "treatments"}))))
 	require.Len(t, treatments, 5)
 	assert.Equal(t, []string{"26-0001", "1"}, treatments[1][:2])
-	one := rows(t, b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "cases", Find: desk.FindInput{Square: "c4"}}))))
+	one := rows(t, b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases", Find: desk.FindInput{Square: "c4"}}))))
 	assert.Len(t, one, 2)
 }
 
@@ -432,10 +433,10 @@ const dwcTerms = "occurrenceID catalogNumber basisOfRecord eventDate scientificN
 func TestADarwinCoreArchive(t *testing.T) {
 	ctx := context.Background()
 	b := lived(t)
-	_, err := b.Export(ctx, boss, desk.ExportInput{What: "darwin-core"})
+	_, err := b.Export(ctx, boss, recordroom.ExportInput{What: "darwin-core"})
 	require.ErrorContains(t, err, "license")
 	for coarse, want := range map[string]string{"square": "1", "": "1", "none": ""} {
-		raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "darwin-core", License: "CC-BY-4.0", Coarse: coarse})))
+		raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "darwin-core", License: "CC-BY-4.0", Coarse: coarse})))
 		files := everything(t, raw)
 		var meta struct {
 			Core struct {
@@ -569,7 +570,7 @@ func TestASeasonIsLookedOver(t *testing.T) {
 func TestAnImportIsCountedAmongWhatTheDeskLearnsFrom(t *testing.T) {
 	ctx := context.Background()
 	b := open(t)
-	j := b.worked(b.KeepImport(ctx, boss, b.bring([]byte("date,plant,cause\n2026-07-01,Rose,rust\n2026-07-02,Rose,rust\n")), desk.ImportInput{}))
+	j := b.worked(b.KeepImport(ctx, boss, b.bring([]byte("date,plant,cause\n2026-07-01,Rose,rust\n2026-07-02,Rose,rust\n")), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
 	rows, _, err := b.Store.ConfirmedSince(ctx, "2026-01-01")
 	require.NoError(t, err)

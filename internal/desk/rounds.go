@@ -108,7 +108,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	if err != nil {
 		return RoundRow{}, err
 	}
-	c, err := caseOf(r)
+	c, err := CaseOf(r)
 	if err != nil {
 		return RoundRow{}, err
 	}
@@ -137,7 +137,7 @@ func lastTold(c *Case) *casefile.FollowUp {
 // TakeNext takes the step that was advised last, with what follows of itself: a repeat has
 // its days, done is closed. Errors say where nothing is advised.
 func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int) (View, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return View{}, err
 	}

@@ -30,7 +30,7 @@ func (s *Service) index() *saying.Index {
 
 // Say finds the lines of the Look step by the words a person has for what they see.
 func (s *Service) Say(ctx context.Context, id, words string) (Lines, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return Lines{}, err
 	}

@@ -11,6 +11,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/differential"
+	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/weather"
@@ -49,12 +50,9 @@ type Service struct {
 	Log *slog.Logger
 
 	reading chan struct{} // one reading of a large file at a time
-	copying sync.Mutex    // one copy of the desk's file at a time
 	settled experience
 	surged  surged
-	jobs    jobs
-	begun   time.Time
-	looked  atomic.Pointer[time.Time]      // when the file was looked over on request
+	Begun   time.Time                      // since when this program runs
 	written atomic.Pointer[knowledge.Base] // the book as its files have it
 	book    atomic.Pointer[book]
 }
@@ -110,7 +108,7 @@ func bookOf(b *knowledge.Base) *book {
 // measured or foretold, and nil makes none up: a desk where advice is given does not move a
 // treatment by weather that was invented.
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
-	s := &Service{Store: st, Now: now, begun: now(), reading: make(chan struct{}, 1)}
+	s := &Service{Store: st, Now: now, Begun: now(), reading: make(chan struct{}, 1)}
 	s.written.Store(base)
 	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
@@ -118,7 +116,7 @@ func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now fu
 	}, func() time.Time { return s.Now() })}
 	s.openBook(knowledge.Local{})
 	s.House = house.New(st, base, func() time.Time { return s.Now() })
-	s.House.Trouble = func(err error) { s.log("a house document cannot be read; its default holds", err) }
+	s.House.Trouble = func(err error) { s.LogError("a house document cannot be read; its default holds", err) }
 	s.House.Changed = func(h remedy.House) {
 		if !reflect.DeepEqual(h.Local, s.Base().Local) { // an engine is built anew only for another book
 			s.openBook(h.Local)
@@ -127,8 +125,40 @@ func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now fu
 	return s
 }
 
+// UseBook has everybody read another book from now on.
+func (s *Service) UseBook(b *knowledge.Base) {
+	s.written.Store(b)
+	s.House.Read(b)
+	s.openBook(knowledge.Local{})
+}
+
+// heavyPatience is how long a reading of a large file waits for the one before it.
+const heavyPatience = 20 * time.Second
+
+// heavy lets one reading of a file from elsewhere go on at a time: each is bounded, and
+// twelve together are not. done has to be called after it.
+func (s *Service) Heavy(ctx context.Context) (done func(), err error) {
+	wait := time.NewTimer(heavyPatience)
+	defer wait.Stop()
+	select {
+	case s.reading <- struct{}{}:
+		return func() { <-s.reading }, nil
+	case <-ctx.Done():
+		return nil, ctx.Err()
+	case <-wait.C:
+		return nil, fault.New("", "another large file is being read just now", "try again in a minute")
+	}
+}
+
+// log tells an error to whoever looks after the desk.
+func (s *Service) LogError(what string, err error) {
+	if s.Log != nil {
+		s.Log.Error(what, "err", err)
+	}
+}
+
 // newID sorts by the moment it was made.
-func newID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand.Reader).String() }
+func NewID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand.Reader).String() }
 
 // Healthy reports whether the desk's file can be read and written, and whether what every
 // request begins with can be had.

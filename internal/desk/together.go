@@ -52,7 +52,7 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 	if err != nil {
 		return Together{}, err
 	}
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return Together{}, err
 	}
@@ -80,7 +80,7 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 	}
 	docs := []Case{}
 	for _, x := range with {
-		other, err := s.read(ctx, x)
+		other, err := s.Read(ctx, x)
 		if err != nil {
 			return Together{}, err
 		}
@@ -197,7 +197,7 @@ func (s *Service) HandOverTogether(ctx context.Context, who Person, cases []Whic
 	writes, grower := []store.Write{}, ""
 	var lead Case
 	for i, x := range cases {
-		done, err := s.workOut(ctx, m, who, x.ID, x.Version, "handover", s.handingOver(who, ids))
+		done, err := s.WorkOut(ctx, m, who, x.ID, x.Version, "handover", s.handingOver(who, ids))
 		if err != nil {
 			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
 				f.Field = strings.TrimSuffix(fmt.Sprintf("cases[%d].%s", i, f.Field), ".")
@@ -210,7 +210,7 @@ func (s *Service) HandOverTogether(ctx context.Context, who Person, cases []Whic
 		if done.c.Intake.Person != grower || grower == "" {
 			return View{}, fault.New(fmt.Sprintf("cases[%d]", i), "is another grower's", "hand over together what one person takes home")
 		}
-		writes = append(writes, done.write)
+		writes = append(writes, done.Write)
 	}
 	if err := s.Store.SetCases(ctx, writes...); err != nil {
 		return View{}, err
@@ -228,7 +228,7 @@ func (s *Service) linksTogether(ctx context.Context, m house.Moment, c *Case) (l
 	}
 	lines, tokens := []string{}, []string{}
 	for _, id := range h.With {
-		o, err := s.read(ctx, id)
+		o, err := s.Read(ctx, id)
 		if err != nil {
 			return "", "", err
 		}

@@ -62,7 +62,7 @@ type CaseAdvice struct {
 // says how those work together rather than the ones it would pick, and what
 // speaks against using them together.
 func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseAdvice, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return CaseAdvice{}, err
 	}

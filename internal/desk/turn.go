@@ -61,7 +61,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 
 // turn moves the days of one case.
 func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return false, err
 	}
@@ -69,10 +69,10 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	x, err := s.workOut(ctx, m, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
+	x, err := s.WorkOut(ctx, m, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
-	if err != nil || x.same {
+	if err != nil || x.Same {
 		return false, err
 	}
 	told, to := []string{}, []string{}
@@ -85,8 +85,8 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	if err != nil {
 		return false, err
 	}
-	x.write.Messages = []store.Message{msg}
-	return true, s.Store.SetCases(ctx, x.write)
+	x.Write.Messages = []store.Message{msg}
+	return true, s.Store.SetCases(ctx, x.Write)
 }
 
 // turned is what the weather asks of the days of a case that was handed over.

@@ -19,7 +19,7 @@ import (
 func TestWhereNoWeatherIsKnownNoneIsMadeUp(t *testing.T) {
 	ctx := context.Background()
 	b := open(t)
-	b.Service = desk.New(b.Store, herbarium.Embedded(), nil, func() time.Time { return b.now })
+	b.runs(desk.New(b.Store, herbarium.Embedded(), nil, func() time.Time { return b.now }))
 	b.treated(bean)
 	advice, err := b.Advice(ctx, b.v.ID, nil)
 	require.NoError(t, err)

@@ -77,7 +77,7 @@ type View struct {
 
 // View reads a case with its ranking, steps and what could be undone.
 func (s *Service) View(ctx context.Context, id string) (View, error) {
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return View{}, err
 	}
@@ -93,7 +93,7 @@ func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, erro
 	if err != nil {
 		return View{}, err
 	}
-	f, r := s.facts(&c.Doc), c.Now()
+	f, r := s.Facts(&c.Doc), c.Now()
 	v := View{
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
@@ -172,7 +172,7 @@ func (s *Service) prior(ctx context.Context, today civil.Day) (map[string]float6
 	return x.weight, nil
 }
 
-func (s *Service) facts(d *casefile.Doc) casework.Facts {
+func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 	r := d.Now()
 	f := casework.Facts{Looks: len(d.Looks), HandedOver: r.Handover != nil, Closed: d.Closing != nil, Act: r.Act != nil, Mix: r.Mix != nil, Days: r.Days != nil}
 	if v := d.Verdict; v != nil {

@@ -16,6 +16,7 @@ import (
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	recordroom "botanik/internal/records"
 
 	"github.com/stretchr/testify/require"
 	"pgregory.net/rapid"
@@ -268,11 +269,11 @@ func TestAnyWalkThroughACaseKeepsItsPromises(t *testing.T) {
 // whatever happened to its cases.
 func sameElsewhere(t *testing.T, b *bench) {
 	ctx := context.Background()
-	raw := b.file(b.worked(b.Export(ctx, boss, desk.ExportInput{What: "bundle"})))
+	raw := b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "bundle"})))
 	other := b.another()
-	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), desk.ImportInput{}))
+	j := other.worked(other.KeepImport(ctx, boss, other.bring(raw), recordroom.ImportInput{}))
 	require.Equal(t, "done", j.State, j.Said)
-	is := everything(t, other.file(other.worked(other.Export(ctx, boss, desk.ExportInput{What: "bundle"}))))
+	is := everything(t, other.file(other.worked(other.Export(ctx, boss, recordroom.ExportInput{What: "bundle"}))))
 	for name, was := range everything(t, raw) {
 		if name != "settings.jsonl" { // house documents come along only when they are ticked
 			require.Equal(t, was, is[name], name)

@@ -39,7 +39,7 @@ func (s *Service) ReadWeather(ctx context.Context, in WeatherInput) (WeatherRead
 	if err != nil {
 		return WeatherReading{}, err
 	}
-	done, err := s.heavy(ctx)
+	done, err := s.Heavy(ctx)
 	if err != nil {
 		return WeatherReading{}, err
 	}
@@ -91,7 +91,7 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 	for _, h := range r.Hours {
 		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm, WindFrom: h.WindFrom})
 	}
-	f := store.WeatherFile{ID: newID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
+	f := store.WeatherFile{ID: NewID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
 	kept, err := s.Store.WeatherFiles(ctx)
 	if err != nil {
 		return nil, err

@@ -23,7 +23,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 	if err := in.check(); err != nil {
 		return Weighed{}, err
 	}
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return Weighed{}, err
 	}

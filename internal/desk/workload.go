@@ -174,21 +174,21 @@ func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int
 	if err != nil {
 		return 0, err
 	}
-	rows, err := s.Store.KeptBy(ctx, from, mostOfOne)
+	rows, err := s.Store.KeptBy(ctx, from, MostOfOne)
 	if err != nil {
 		return 0, err
 	}
 	writes := []store.Write{}
 	for _, r := range rows {
-		x, err := s.workOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ house.Moment, c *Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ house.Moment, c *Case) (string, error) {
 			c.Keeper = a.ID
 			return "given to " + a.Name, nil
 		})
 		if err != nil {
 			return 0, err
 		}
-		if !x.same {
-			writes = append(writes, x.write)
+		if !x.Same {
+			writes = append(writes, x.Write)
 		}
 	}
 	return len(writes), s.Store.SetCases(ctx, writes...)

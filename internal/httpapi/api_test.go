@@ -23,6 +23,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
 	"botanik/internal/people"
+	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
 
@@ -36,7 +37,7 @@ var now = time.Date(2026, 7, 11, 13, 0, 0, 0, time.UTC)
 type client struct {
 	t      *testing.T
 	s      *httpapi.Server
-	d      *desk.Service
+	d      *records.Service
 	p      *people.Service
 	dir    string
 	now    *time.Time
@@ -59,7 +60,7 @@ var filled = sync.OnceValues(func() (string, error) {
 		return "", err
 	}
 	clock := func() time.Time { return now }
-	if err := demo.Fill(context.Background(), desk.New(st, herbarium.Embedded(), simulated.Station{}, clock), people.New(st, clock), now); err != nil {
+	if err := demo.Fill(context.Background(), records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, clock)), people.New(st, clock), now); err != nil {
 		return "", err
 	}
 	to := filepath.Join(dir, "copy.db")
@@ -77,7 +78,7 @@ func newDeskWith(t *testing.T, opts httpapi.Options) *client {
 	st, err := store.Open(context.Background(), dir)
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = st.Close() })
-	d := desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return clock })
+	d := records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return clock }))
 	p := people.New(st, func() time.Time { return clock })
 	opts.Camera = camera.New(simulated.NewScopeCamera(d.Base().SlideKey), func(ctx context.Context) (string, error) {
 		id, _, err := d.House.Identity(ctx)

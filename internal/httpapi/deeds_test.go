@@ -12,6 +12,7 @@ import (
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/people"
+	"botanik/internal/records"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -288,7 +289,7 @@ func TestOnlyWhoNamesDevicesIsToldWhereTheyStand(t *testing.T) {
 func TestAPartOfAFileMayBeAsLargeAsIsSaid(t *testing.T) {
 	c := newDesk(t).signIn("odile")
 	id := c.call("POST", "/api/v1/imports", map[string]any{"name": "x"}).Body["id"].(string)
-	part := strings.Repeat("x", desk.MostPart)
+	part := strings.Repeat("x", records.MostPart)
 	assert.Equal(t, 200, c.call("PUT", "/api/v1/imports/"+id+"?offset=0", part, "Content-Type", "application/octet-stream").Status)
 	assert.Contains(t, []int{413, 422}, c.call("PUT", "/api/v1/imports/"+id+"?offset=0", part+"x", "Content-Type", "application/octet-stream").Status)
 }

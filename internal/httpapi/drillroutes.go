@@ -7,6 +7,7 @@ import (
 	"botanik/core/drill"
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/records"
 )
 
 type askBody struct {
@@ -55,20 +56,20 @@ func (s *Server) drillRoutes() {
 	}) (drill.Score, error) {
 		return s.desk.JudgePractice(ctx, who(ctx), in.ID, in.Body)
 	})
-	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]desk.OldCase, error) {
-		return s.desk.OldCases(ctx, who(ctx))
+	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]records.OldCase, error) {
+		return s.records.OldCases(ctx, who(ctx))
 	})
 	ask(s, "practise-old", "drill", "/drill/old/{id}", "Practise on one of them", func(ctx context.Context, in *byID) (desk.PracticeCase, error) {
-		return s.desk.PractiseOld(ctx, who(ctx), in.ID)
+		return s.records.PractiseOld(ctx, who(ctx), in.ID)
 	})
 	register(s, s.asking(), http.MethodPut, "offer-old", "drill", "/drill/old/{id}", "Offer a closed case as practice, or no longer (coordinator)", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body offerBody
-	}) ([]desk.OldCase, error) {
-		if err := s.desk.OfferPractice(ctx, who(ctx), in.ID, in.Body.Offer); err != nil {
+	}) ([]records.OldCase, error) {
+		if err := s.records.OfferPractice(ctx, who(ctx), in.ID, in.Body.Offer); err != nil {
 			return nil, err
 		}
-		return s.desk.OldCases(ctx, who(ctx))
+		return s.records.OldCases(ctx, who(ctx))
 	})
 	get(s, "learners", "drill", "/drill/learners", "Who practised how, each by themselves (coordinator)", func(ctx context.Context, _ *none) ([]desk.Learner, error) { return s.desk.Learners(ctx, who(ctx)) })
 	register(s, s.changing(), http.MethodPut, "set-course", "drill", "/drill/course", "Set what is to be practised (coordinator)", func(ctx context.Context, in *struct {

@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"botanik/internal/desk"
+	"botanik/internal/records"
 )
 
 type forgetBody struct {
@@ -60,11 +61,11 @@ func (s *Server) growerRoutes() {
 	get(s, "export-grower", "growers", "/growers/export", "All the desk keeps of a person (coordinator)", func(ctx context.Context, in *byPerson) (desk.GrowerFile, error) {
 		return s.desk.ExportGrower(ctx, who(ctx), in.Person)
 	})
-	get(s, "grower-mentions", "growers", "/growers/mentions", "Where parts of a person's name stand alone in their cases (coordinator)", func(ctx context.Context, in *byPerson) ([]desk.Mention, error) {
-		return s.desk.Mentions(ctx, who(ctx), in.Person)
+	get(s, "grower-mentions", "growers", "/growers/mentions", "Where parts of a person's name stand alone in their cases (coordinator)", func(ctx context.Context, in *byPerson) ([]records.Mention, error) {
+		return s.records.Mentions(ctx, who(ctx), in.Person)
 	})
-	ask(s, "forget-grower", "growers", "/growers/forget", "Take a person out of the desk; their cases stay without them (coordinator)", func(ctx context.Context, in *struct{ Body forgetBody }) (desk.ForgottenAs, error) {
-		return s.desk.ForgetGrower(ctx, who(ctx), in.Body.Person, in.Body.Also)
+	ask(s, "forget-grower", "growers", "/growers/forget", "Take a person out of the desk; their cases stay without them (coordinator)", func(ctx context.Context, in *struct{ Body forgetBody }) (records.ForgottenAs, error) {
+		return s.records.ForgetGrower(ctx, who(ctx), in.Body.Person, in.Body.Also)
 	})
 	ask(s, "merge-growers", "growers", "/growers/merge", "Two persons are one (coordinator)", func(ctx context.Context, in *struct{ Body mergeBody }) (countBody, error) {
 		n, err := s.desk.MergeGrowers(ctx, who(ctx), in.Body.From, in.Body.Into)

@@ -13,6 +13,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/internal/bounded"
 	"botanik/internal/desk"
+	"botanik/internal/records"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -191,7 +192,7 @@ func needs(op *huma.Operation) string {
 // made. It needs no desk.
 func Describe() ([]byte, error) {
 	empty := knowledge.New(knowledge.Entries{})
-	s := New(desk.New(nil, empty, nil, time.Now), nil, Options{Log: slog.New(slog.DiscardHandler)})
+	s := New(records.New(desk.New(nil, empty, nil, time.Now)), nil, Options{Log: slog.New(slog.DiscardHandler)})
 	raw, err := json.MarshalIndent(s.API.OpenAPI(), "", "  ")
 	return append(raw, '\n'), err
 }

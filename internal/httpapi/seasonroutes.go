@@ -10,6 +10,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/people"
+	"botanik/internal/records"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
@@ -72,73 +73,73 @@ func (s *Server) seasonRoutes() {
 }
 
 func (s *Server) recordRoutes() {
-	get(s, "record-tables", "records", "/records", "The tables that leave the desk, with their columns and units", func(context.Context, *none) ([]desk.RecordTable, error) { return desk.RecordTables(), nil })
-	ask(s, "export-records", "records", "/records/export", "Begin to write a file of records", func(ctx context.Context, in *struct{ Body desk.ExportInput }) (desk.Job, error) {
-		return s.desk.Export(ctx, who(ctx), in.Body)
+	get(s, "record-tables", "records", "/records", "The tables that leave the desk, with their columns and units", func(context.Context, *none) ([]records.RecordTable, error) { return records.RecordTables(), nil })
+	ask(s, "export-records", "records", "/records/export", "Begin to write a file of records", func(ctx context.Context, in *struct{ Body records.ExportInput }) (records.Job, error) {
+		return s.records.Export(ctx, who(ctx), in.Body)
 	})
-	get(s, "jobs", "records", "/jobs", "Long work that is going on or has ended", func(ctx context.Context, _ *none) ([]desk.Job, error) { return s.desk.Jobs(who(ctx)), nil })
-	register(s, s.asking(), http.MethodDelete, "stop-job", "records", "/jobs/{id}", "Cancel long work", func(ctx context.Context, in *byID) ([]desk.Job, error) {
-		if err := s.desk.StopJob(who(ctx), in.ID); err != nil {
+	get(s, "jobs", "records", "/jobs", "Long work that is going on or has ended", func(ctx context.Context, _ *none) ([]records.Job, error) { return s.records.Jobs(who(ctx)), nil })
+	register(s, s.asking(), http.MethodDelete, "stop-job", "records", "/jobs/{id}", "Cancel long work", func(ctx context.Context, in *byID) ([]records.Job, error) {
+		if err := s.records.StopJob(who(ctx), in.ID); err != nil {
 			return nil, err
 		}
-		return s.desk.Jobs(who(ctx)), nil
+		return s.records.Jobs(who(ctx)), nil
 	})
-	ask(s, "bring-file", "records", "/imports", "Begin to bring a file of records (coordinator)", func(ctx context.Context, in *struct{ Body bringBody }) (desk.Upload, error) {
-		return s.desk.BringFile(ctx, who(ctx), in.Body.Name)
+	ask(s, "bring-file", "records", "/imports", "Begin to bring a file of records (coordinator)", func(ctx context.Context, in *struct{ Body bringBody }) (records.Upload, error) {
+		return s.records.BringFile(ctx, who(ctx), in.Body.Name)
 	})
-	huma.Register(s.asking(), huma.Operation{OperationID: "bring-part", Method: http.MethodPut, Path: "/imports/{id}", Summary: "Bring the next part of a file, at most 4 MB (coordinator)", Tags: []string{"records"}, DefaultStatus: http.StatusOK, MaxBodyBytes: desk.MostPart + 1, BodyReadTimeout: time.Minute},
+	huma.Register(s.asking(), huma.Operation{OperationID: "bring-part", Method: http.MethodPut, Path: "/imports/{id}", Summary: "Bring the next part of a file, at most 4 MB (coordinator)", Tags: []string{"records"}, DefaultStatus: http.StatusOK, MaxBodyBytes: records.MostPart + 1, BodyReadTimeout: time.Minute},
 		func(ctx context.Context, in *struct {
 			ID      string `path:"id" maxLength:"40"`
 			Offset  int64  `query:"offset" minimum:"0" doc:"where in the file it belongs"`
 			RawBody []byte `contentType:"application/octet-stream" doc:"the bytes"`
-		}) (*struct{ Body desk.Upload }, error) {
-			u, err := s.desk.BringPart(ctx, who(ctx), in.ID, in.Offset, in.RawBody)
+		}) (*struct{ Body records.Upload }, error) {
+			u, err := s.records.BringPart(ctx, who(ctx), in.ID, in.Offset, in.RawBody)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}
-			return &struct{ Body desk.Upload }{u}, nil
+			return &struct{ Body records.Upload }{u}, nil
 		})
 	ask(s, "read-import", "records", "/imports/{id}/read", "What a file that was brought holds; nothing is kept (coordinator)", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
-		Body desk.ImportInput
-	}) (desk.ImportReading, error) {
-		return s.desk.ReadImport(ctx, who(ctx), in.ID, in.Body)
+		Body records.ImportInput
+	}) (records.ImportReading, error) {
+		return s.records.ReadImport(ctx, who(ctx), in.ID, in.Body)
 	})
 	ask(s, "keep-import", "records", "/imports/{id}/keep", "Begin to take in what it holds (coordinator)", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
-		Body desk.ImportInput
-	}) (desk.Job, error) {
-		return s.desk.KeepImport(ctx, who(ctx), in.ID, in.Body)
+		Body records.ImportInput
+	}) (records.Job, error) {
+		return s.records.KeepImport(ctx, who(ctx), in.ID, in.Body)
 	})
-	get(s, "imports", "records", "/imports", "What was brought in from elsewhere", func(ctx context.Context, _ *none) ([]desk.ImportBatch, error) { return s.desk.Batches(ctx) })
-	ask(s, "undo-import", "records", "/imports/{id}/undo", "Take out what was brought in at once and nobody worked on since (coordinator)", func(ctx context.Context, in *byID) (desk.Undone, error) {
-		return s.desk.UndoImport(ctx, who(ctx), in.ID)
+	get(s, "imports", "records", "/imports", "What was brought in from elsewhere", func(ctx context.Context, _ *none) ([]records.ImportBatch, error) { return s.records.Batches(ctx) })
+	ask(s, "undo-import", "records", "/imports/{id}/undo", "Take out what was brought in at once and nobody worked on since (coordinator)", func(ctx context.Context, in *byID) (records.Undone, error) {
+		return s.records.UndoImport(ctx, who(ctx), in.ID)
 	})
 }
 
 func (s *Server) keepingRoutes() {
-	get(s, "health", "house", "/keeping", "How the desk's file and its copies stand (coordinator)", func(ctx context.Context, _ *none) (desk.FileHealth, error) { return s.desk.Health(ctx, who(ctx)) })
+	get(s, "health", "house", "/keeping", "How the desk's file and its copies stand (coordinator)", func(ctx context.Context, _ *none) (records.FileHealth, error) { return s.records.Health(ctx, who(ctx)) })
 	register(s, s.changing(), http.MethodPut, "set-keeping", "house", "/keeping", "When the desk's file is copied by itself (coordinator)", func(ctx context.Context, in *struct {
 		IfMatch string `header:"If-Match" doc:"the version you read"`
 		Body    house.Keeping
-	}) (desk.FileHealth, error) {
+	}) (records.FileHealth, error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
-			return desk.FileHealth{}, err
+			return records.FileHealth{}, err
 		}
 		if err := s.desk.House.SetKeeping(ctx, who(ctx), in.Body, from); err != nil {
-			return desk.FileHealth{}, err
+			return records.FileHealth{}, err
 		}
-		return s.desk.Health(ctx, who(ctx))
+		return s.records.Health(ctx, who(ctx))
 	})
-	ask(s, "backup-now", "house", "/keeping/now", "Copy the desk's file at once (coordinator)", func(ctx context.Context, _ *none) (desk.Backup, error) {
-		return s.desk.BackupNow(ctx, who(ctx))
+	ask(s, "backup-now", "house", "/keeping/now", "Copy the desk's file at once (coordinator)", func(ctx context.Context, _ *none) (records.Backup, error) {
+		return s.records.BackupNow(ctx, who(ctx))
 	})
-	ask(s, "check-file", "house", "/keeping/check", "Look the desk's whole file over (coordinator)", func(ctx context.Context, _ *none) (desk.Checked, error) {
-		return s.desk.CheckFile(ctx, who(ctx))
+	ask(s, "check-file", "house", "/keeping/check", "Look the desk's whole file over (coordinator)", func(ctx context.Context, _ *none) (records.Checked, error) {
+		return s.records.CheckFile(ctx, who(ctx))
 	})
-	register(s, s.asking(), http.MethodDelete, "drop-book", "house", "/keeping/herbarium", "Go back to the herbarium as it ships (coordinator)", func(ctx context.Context, _ *none) (desk.FileHealth, error) {
-		return s.desk.DropBook(ctx, who(ctx))
+	register(s, s.asking(), http.MethodDelete, "drop-book", "house", "/keeping/herbarium", "Go back to the herbarium as it ships (coordinator)", func(ctx context.Context, _ *none) (records.FileHealth, error) {
+		return s.records.DropBook(ctx, who(ctx))
 	})
 	get(s, "troubles", "house", "/keeping/troubles", "What went wrong inside the program in the last seven days (coordinator)", func(ctx context.Context, _ *none) ([]Logged, error) {
 		if !who(ctx).May(people.KeepFile) {
@@ -158,7 +159,7 @@ func (s *Server) jobFile(c fiber.Ctx) error {
 	if err != nil {
 		return fiber.ErrUnauthorized
 	}
-	path, name, err := s.desk.JobFile(p, c.Params("id"))
+	path, name, err := s.records.JobFile(p, c.Params("id"))
 	if err != nil {
 		return fiber.ErrNotFound
 	}

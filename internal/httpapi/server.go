@@ -24,6 +24,7 @@ import (
 	"botanik/internal/httpapi/humafiber"
 	"botanik/internal/people"
 	"botanik/internal/photo"
+	"botanik/internal/records"
 	"botanik/internal/store"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -58,21 +59,22 @@ type Options struct {
 
 // Server is the API and the page over one desk.
 type Server struct {
-	App    *fiber.App
-	API    huma.API
-	desk   *desk.Service
-	people *people.Service
-	log    *slog.Logger
-	opts   Options
+	App     *fiber.App
+	API     huma.API
+	desk    *desk.Service
+	records *records.Service
+	people  *people.Service
+	log     *slog.Logger
+	opts    Options
 
 	tagged atomic.Pointer[taggedBook]
 	large  chan struct{} // how many large bodies are taken in at once
 	tells  tellLimit
 }
 
-// New builds the app.
-func New(d *desk.Service, p *people.Service, opts Options) *Server {
-	s := &Server{desk: d, people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
+// New builds the app over a desk with its records.
+func New(r *records.Service, p *people.Service, opts Options) *Server {
+	s := &Server{desk: r.Service, records: r, people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"context"
@@ -13,6 +13,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/interchange"
 	"botanik/internal/photo"
 	"botanik/internal/schema"
@@ -21,7 +22,7 @@ import (
 
 // keepBundle takes another desk's bundle in: its cases, and of its house documents those
 // that were ticked.
-func (s *Service) keepBundle(ctx context.Context, who Person, f io.ReaderAt, size int64, batch string, take []string, out *Imported, tell func(done, total int)) error {
+func (s *Service) keepBundle(ctx context.Context, who desk.Person, f io.ReaderAt, size int64, batch string, take []string, out *Imported, tell func(done, total int)) error {
 	b, err := interchange.OpenBundle(f, size)
 	if err != nil {
 		return err
@@ -113,7 +114,7 @@ const (
 func sound(list []store.Message) []store.Message {
 	return slices.DeleteFunc(list, func(m store.Message) bool {
 		return !plainID.MatchString(m.ID) || !plainID.MatchString(m.CaseID) || m.Once == "" || len(m.Once) > mostBody || len(m.Reach) > mostReach || len(m.Body) > mostBody || len(m.Subject) > mostReach || len(m.Said) > mostBody ||
-			titles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
+			desk.Titles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
 	})
 }
 
@@ -160,7 +161,7 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 	if err := s.honest(&p, n); err != nil {
 		return store.Incoming{}, err
 	}
-	c, err := caseOf(store.Case{ID: p.ID, Number: p.Number, Version: p.Version, CreatedAt: p.Created, UpdatedAt: p.Updated, GrowerID: p.Person, Doc: string(p.Doc)})
+	c, err := desk.CaseOf(store.Case{ID: p.ID, Number: p.Number, Version: p.Version, CreatedAt: p.Created, UpdatedAt: p.Updated, GrowerID: p.Person, Doc: string(p.Doc)})
 	if err != nil {
 		return store.Incoming{}, bad("cannot be read by this program")
 	}
@@ -169,8 +170,8 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 			return fault.Fault{Field: "file", Problem: fmt.Sprintf("case %d of it: %s %s", n, f.Field, f.Problem), Mend: f.Mend}
 		})
 	}
-	c.Stage = casework.StageOf(s.facts(&c.Doc))
-	row, err := s.row(&c)
+	c.Stage = casework.StageOf(s.Facts(&c.Doc))
+	row, err := s.Row(&c)
 	if err != nil {
 		return store.Incoming{}, err
 	}
@@ -242,7 +243,7 @@ func tooLong(v any) bool {
 
 // mayBe holds a case from elsewhere to what the API asks of one: what was brought in, and
 // every day in it. Errors name the field.
-func (s *Service) mayBe(c *Case) error {
+func (s *Service) mayBe(c *desk.Case) error {
 	raw, err := json.Marshal(c.Intake)
 	if err != nil {
 		return err

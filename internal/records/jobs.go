@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"context"
@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/desk"
 	"botanik/internal/guard"
 	"botanik/internal/people"
 )
@@ -59,7 +60,7 @@ type work func(ctx context.Context, tell func(done, total int), out *os.File) (s
 func (s *Service) WorkFolder() string { return filepath.Join(s.Store.Dir(), "work") }
 
 // begin starts a job. Errors say when too many are running.
-func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
+func (s *Service) begin(who desk.Person, kind, name string, f work) (Job, error) {
 	x := &s.jobs
 	x.mu.Lock()
 	defer x.mu.Unlock()
@@ -83,7 +84,7 @@ func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
 		return Job{}, err
 	}
 	ctx, stop := context.WithCancel(x.root)
-	j := &job{Job: Job{ID: newID(s.Now()), Kind: kind, Name: name, State: "running", Begun: s.Now()}, owner: who.ID, path: out.Name(), stop: stop}
+	j := &job{Job: Job{ID: desk.NewID(s.Now()), Kind: kind, Name: name, State: "running", Begun: s.Now()}, owner: who.ID, path: out.Name(), stop: stop}
 	x.list = append(x.list, j)
 	for len(x.list) > keptJobs && x.list[0].State != "running" {
 		_ = os.Remove(x.list[0].path) // the newest are kept; the folder is emptied at the end
@@ -103,7 +104,7 @@ func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
 		})
 		err = errors.Join(err, out.Close())
 		if guard.Is(err) {
-			s.log("long work failed by a mistake of ours", err)
+			s.LogError("long work failed by a mistake of ours", err)
 		}
 		x.mu.Lock()
 		defer x.mu.Unlock()
@@ -128,31 +129,6 @@ func (s *Service) begin(who Person, kind, name string, f work) (Job, error) {
 	return j.Job, nil
 }
 
-// heavyPatience is how long a reading of a large file waits for the one before it.
-const heavyPatience = 20 * time.Second
-
-// heavy lets one reading of a file from elsewhere go on at a time: each is bounded, and
-// twelve together are not. done has to be called after it.
-func (s *Service) heavy(ctx context.Context) (done func(), err error) {
-	wait := time.NewTimer(heavyPatience)
-	defer wait.Stop()
-	select {
-	case s.reading <- struct{}{}:
-		return func() { <-s.reading }, nil
-	case <-ctx.Done():
-		return nil, ctx.Err()
-	case <-wait.C:
-		return nil, fault.New("", "another large file is being read just now", "try again in a minute")
-	}
-}
-
-// log tells an error to whoever looks after the desk.
-func (s *Service) log(what string, err error) {
-	if s.Log != nil {
-		s.Log.Error(what, "err", err)
-	}
-}
-
 // DropExports takes away finished exports of everybody: what somebody asked to have
 // forgotten may stand in them.
 func (s *Service) DropExports() int {
@@ -171,7 +147,7 @@ func (s *Service) DropExports() int {
 }
 
 // Jobs lists somebody's long works, the newest first; a coordinator sees everybody's.
-func (s *Service) Jobs(who Person) []Job {
+func (s *Service) Jobs(who desk.Person) []Job {
 	x := &s.jobs
 	x.mu.Lock()
 	defer x.mu.Unlock()
@@ -184,18 +160,18 @@ func (s *Service) Jobs(who Person) []Job {
 	return out
 }
 
-func (s *Service) job(who Person, id string) (*job, error) {
+func (s *Service) job(who desk.Person, id string) (*job, error) {
 	x := &s.jobs
 	for _, j := range x.list {
 		if j.ID == id && (j.owner == who.ID || who.May(people.SeeAllWork)) {
 			return j, nil
 		}
 	}
-	return nil, ErrNotFound
+	return nil, desk.ErrNotFound
 }
 
 // StopJob cancels a long work.
-func (s *Service) StopJob(who Person, id string) error {
+func (s *Service) StopJob(who desk.Person, id string) error {
 	x := &s.jobs
 	x.mu.Lock()
 	defer x.mu.Unlock()
@@ -208,13 +184,13 @@ func (s *Service) StopJob(who Person, id string) error {
 
 // JobFile is where the file of a long work lies, and what it is called. Only whoever began
 // it may fetch it: what it holds was chosen by what they may see.
-func (s *Service) JobFile(who Person, id string) (path, name string, err error) {
+func (s *Service) JobFile(who desk.Person, id string) (path, name string, err error) {
 	x := &s.jobs
 	x.mu.Lock()
 	defer x.mu.Unlock()
 	j, err := s.job(who, id)
 	if err != nil || !j.File || j.owner != who.ID {
-		return "", "", ErrNotFound
+		return "", "", desk.ErrNotFound
 	}
 	return j.path, j.Name, nil
 }

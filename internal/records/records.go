@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"bufio"
@@ -14,6 +14,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/interchange"
 	"botanik/internal/people"
@@ -22,9 +23,9 @@ import (
 
 // ExportInput is what leaves the desk.
 type ExportInput struct {
-	What   string    `json:"what" enum:"cases,looks,treatments,bundle,darwin-core" doc:"a table as CSV, the bundle of everything, or a Darwin Core archive of occurrences"`
-	Find   FindInput `json:"find,omitzero" required:"false" doc:"which cases; all where nothing is asked for. A bundle always has all"`
-	People bool      `json:"people,omitempty" doc:"with names and addresses (coordinator)"`
+	What   string         `json:"what" enum:"cases,looks,treatments,bundle,darwin-core" doc:"a table as CSV, the bundle of everything, or a Darwin Core archive of occurrences"`
+	Find   desk.FindInput `json:"find,omitzero" required:"false" doc:"which cases; all where nothing is asked for. A bundle always has all"`
+	People bool           `json:"people,omitempty" doc:"with names and addresses (coordinator)"`
 
 	License string `json:"license,omitempty" enum:"CC0-1.0,CC-BY-4.0,CC-BY-NC-4.0," doc:"of a Darwin Core archive"`
 	Coarse  string `json:"coarse,omitempty" enum:"square,desk,none," doc:"how exactly a Darwin Core archive says where: the square, the district as a whole, or not at all; the district when left out"`
@@ -33,7 +34,7 @@ type ExportInput struct {
 // Export begins to write a file of records; what comes of it stands among the jobs.
 // Advisors take out tables without people; the rest is for coordinators. Errors name what,
 // license or a field of the question.
-func (s *Service) Export(ctx context.Context, who Person, in ExportInput) (Job, error) {
+func (s *Service) Export(ctx context.Context, who desk.Person, in ExportInput) (Job, error) {
 	name, write, err := s.export(ctx, who, in)
 	if err != nil {
 		return Job{}, err
@@ -43,7 +44,7 @@ func (s *Service) Export(ctx context.Context, who Person, in ExportInput) (Job, 
 
 // ExportTo writes a file of records at once and says what it holds, also beside a desk that
 // works. Errors are Export's.
-func (s *Service) ExportTo(ctx context.Context, who Person, in ExportInput, out *os.File) (string, error) {
+func (s *Service) ExportTo(ctx context.Context, who desk.Person, in ExportInput, out *os.File) (string, error) {
 	_, write, err := s.export(ctx, who, in)
 	if err != nil {
 		return "", err
@@ -52,16 +53,16 @@ func (s *Service) ExportTo(ctx context.Context, who Person, in ExportInput, out 
 	return said, err
 }
 
-func (s *Service) export(ctx context.Context, who Person, in ExportInput) (name string, write work, err error) {
+func (s *Service) export(ctx context.Context, who desk.Person, in ExportInput) (name string, write work, err error) {
 	table := interchange.TableCalled(in.What)
 	if !who.May(people.TakeOutTables) || !who.May(people.TakeOutAll) && (table == nil || in.People) {
-		return "", nil, ErrForbidden
+		return "", nil, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return "", nil, err
 	}
-	q, err := s.asked(in.Find, m)
+	q, err := s.Query(in.Find, m)
 	if err != nil {
 		return "", nil, err
 	}
@@ -93,7 +94,7 @@ type RecordTable = interchange.Table
 func RecordTables() []RecordTable { return interchange.Tables }
 
 // eachCase goes through what was asked for and tells how far it is.
-func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, total int), f func(r store.Case, c *Case) error) (int, error) {
+func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, total int), f func(r store.Case, c *desk.Case) error) (int, error) {
 	q.Most = 1
 	_, total, err := s.Store.Find(ctx, q)
 	if err != nil {
@@ -104,7 +105,7 @@ func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, t
 		if err := ctx.Err(); err != nil {
 			return err
 		}
-		c, err := caseOf(r)
+		c, err := desk.CaseOf(r)
 		if err != nil {
 			return err
 		}
@@ -121,9 +122,9 @@ func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.F
 	if err != nil {
 		return "", nil, err
 	}
-	rows := map[string]func(store.Case, *Case) [][]string{"cases": s.caseRow, "looks": s.lookRows, "treatments": s.treatmentRows}[t.Name]
+	rows := map[string]func(store.Case, *desk.Case) [][]string{"cases": s.caseRow, "looks": s.lookRows, "treatments": s.treatmentRows}[t.Name]
 	written := 0
-	n, err := s.eachCase(ctx, q, tell, func(r store.Case, c *Case) error {
+	n, err := s.eachCase(ctx, q, tell, func(r store.Case, c *desk.Case) error {
 		for _, row := range rows(r, c) {
 			written++
 			if err := w.Write(row...); err != nil {
@@ -141,7 +142,7 @@ func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.F
 	return fmt.Sprintf("%d rows of %d cases", written, n), nil, buf.Flush()
 }
 
-func (s *Service) caseRow(r store.Case, c *Case) [][]string {
+func (s *Service) caseRow(r store.Case, c *desk.Case) [][]string {
 	now, v, chance, confirmed, remedies, counts, choice := c.Now(), c.Verdict, "", "", []string{}, []string{}, ""
 	verdict := &casefile.Verdict{}
 	if v != nil {
@@ -175,7 +176,7 @@ func (s *Service) hostName(id string) string {
 	return ""
 }
 
-func (s *Service) lookRows(r store.Case, c *Case) [][]string {
+func (s *Service) lookRows(r store.Case, c *desk.Case) [][]string {
 	out := [][]string{}
 	for _, l := range c.Looks {
 		finding, state, not := "", "", ""
@@ -193,7 +194,7 @@ func (s *Service) lookRows(r store.Case, c *Case) [][]string {
 	return out
 }
 
-func (s *Service) treatmentRows(r store.Case, c *Case) [][]string {
+func (s *Service) treatmentRows(r store.Case, c *desk.Case) [][]string {
 	out := [][]string{}
 	for i, round := range c.Rounds {
 		for _, g := range round.Given {
@@ -244,7 +245,7 @@ func (s *Service) writeBundle(ctx context.Context, m house.Moment, tell func(int
 	}
 	type pic struct{ caseID, id, file string }
 	pics := []pic{}
-	n, err := s.eachCase(ctx, store.Found{}, tell, func(r store.Case, _ *Case) error {
+	n, err := s.eachCase(ctx, store.Found{}, tell, func(r store.Case, _ *desk.Case) error {
 		p := PackedCase{ID: r.ID, Number: r.Number, Version: r.Version, Created: r.CreatedAt, Updated: r.UpdatedAt, Person: r.GrowerID, Doc: json.RawMessage(r.Doc), Photos: []PackedPhoto{}}
 		var err error
 		if p.Story, err = s.Store.Lines(ctx, r.ID); err != nil {
@@ -332,7 +333,7 @@ func (s *Service) packRest(ctx context.Context, b *interchange.BundleWriter) err
 }
 
 // occurs says whether a case is an occurrence: its cause one that can be, and settled.
-func occurs(k *knowledge.Cause, c *Case) bool {
+func occurs(k *knowledge.Cause, c *desk.Case) bool {
 	settled := c.Verdict != nil && c.Verdict.Degree == "settled" || k != nil && c.Closing != nil && c.Closing.Confirmed == k.ID
 	return k != nil && settled && c.Verdict != nil && k.Occurs()
 }
@@ -343,7 +344,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.
 		return "", nil, err
 	}
 	n, left := 0, 0
-	_, err = s.eachCase(ctx, q, tell, func(r store.Case, c *Case) error {
+	_, err = s.eachCase(ctx, q, tell, func(r store.Case, c *desk.Case) error {
 		id := r.Cause
 		k := s.Base().Cause(id)
 		if !occurs(k, c) {

@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"context"
@@ -12,6 +12,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/internal/desk"
 	"botanik/internal/interchange"
 	"botanik/internal/people"
 )
@@ -29,15 +30,8 @@ func (s *Service) OwnBook() error {
 	if err != nil {
 		return fmt.Errorf("the desk's own herbarium in %s: %w; mend it, or move the folder away", s.ownFolder(), err)
 	}
-	s.readFrom(b)
+	s.UseBook(b)
 	return nil
-}
-
-// readFrom has everybody read another book from now on.
-func (s *Service) readFrom(b *knowledge.Base) {
-	s.written.Store(b)
-	s.House.Read(b)
-	s.openBook(knowledge.Local{})
 }
 
 // checked reads a folder over the herbarium and holds all of it to the rules that stop a
@@ -131,9 +125,9 @@ func (s *Service) layOver(ctx context.Context, f io.ReaderAt, size int64) error 
 	if err != nil { // those of before are put back: what is called failed counts in nothing
 		return errors.Join(err, os.RemoveAll(s.ownFolder()), putBack(aside, s.ownFolder()))
 	}
-	s.readFrom(b)
+	s.UseBook(b)
 	if err := s.Settle(ctx); err != nil { // the book counts; what cases are found by is brought up to date at the next start
-		s.log("cases were not all indexed for another book", err)
+		s.LogError("cases were not all indexed for another book", err)
 	}
 	return nil
 }
@@ -157,9 +151,9 @@ func (s *Service) setAside() (string, error) {
 
 // DropBook goes back to the herbarium as it ships. The desk's own sheets are kept beside.
 // Coordinators only.
-func (s *Service) DropBook(ctx context.Context, who Person) (FileHealth, error) {
+func (s *Service) DropBook(ctx context.Context, who desk.Person) (FileHealth, error) {
 	if !who.May(people.BringIn) {
-		return FileHealth{}, ErrForbidden
+		return FileHealth{}, desk.ErrForbidden
 	}
 	if s.Books == nil {
 		return FileHealth{}, fault.New("", "the desk's own herbarium lies in the folder named at its start", "start without it")
@@ -171,7 +165,7 @@ func (s *Service) DropBook(ctx context.Context, who Person) (FileHealth, error) 
 	if err != nil {
 		return FileHealth{}, err
 	}
-	s.readFrom(b)
+	s.UseBook(b)
 	if err := s.Settle(ctx); err != nil {
 		return FileHealth{}, err
 	}

@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"cmp"
@@ -10,6 +10,7 @@ import (
 	"time"
 
 	"botanik/core/humanise"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/interchange"
 	"botanik/internal/people"
@@ -68,7 +69,7 @@ const firstShown = 8
 
 // ReadImport reads a file that was brought and keeps nothing. Errors name file or
 // columns.TARGET.
-func (s *Service) ReadImport(ctx context.Context, who Person, id string, in ImportInput) (ImportReading, error) {
+func (s *Service) ReadImport(ctx context.Context, who desk.Person, id string, in ImportInput) (ImportReading, error) {
 	f, size, err := s.brought(who, id)
 	if err != nil {
 		return ImportReading{}, err
@@ -78,7 +79,7 @@ func (s *Service) ReadImport(ctx context.Context, who Person, id string, in Impo
 }
 
 func (s *Service) readImport(ctx context.Context, f *os.File, size int64, in *ImportInput) (ImportReading, error) {
-	done, err := s.heavy(ctx)
+	done, err := s.Heavy(ctx)
 	if err != nil {
 		return ImportReading{}, err
 	}
@@ -116,7 +117,7 @@ func (s *Service) readImport(ctx context.Context, f *os.File, size int64, in *Im
 
 // KeepImport begins to take in what a file holds; what comes of it stands among the jobs,
 // and it can be undone as a whole. Coordinators only.
-func (s *Service) KeepImport(ctx context.Context, who Person, id string, in ImportInput) (Job, error) {
+func (s *Service) KeepImport(ctx context.Context, who desk.Person, id string, in ImportInput) (Job, error) {
 	reading, err := s.ReadImport(ctx, who, id, in) // what cannot be read at all is said at once
 	if err != nil {
 		return Job{}, err
@@ -134,7 +135,7 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 	// file takes this one from nobody.
 	mine := path + ".taken"
 	if err := os.Rename(path, mine); errors.Is(err, os.ErrNotExist) {
-		return Job{}, ErrNotFound
+		return Job{}, desk.ErrNotFound
 	} else if err != nil {
 		return Job{}, err
 	}
@@ -149,7 +150,7 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 		if err != nil {
 			return "", nil, err
 		}
-		done, err := s.heavy(ctx)
+		done, err := s.Heavy(ctx)
 		if err != nil {
 			return "", nil, err
 		}
@@ -170,9 +171,9 @@ func (s *Service) KeepImport(ctx context.Context, who Person, id string, in Impo
 }
 
 // ReadFile reads a file and keeps nothing. Coordinators only.
-func (s *Service) ReadFile(ctx context.Context, who Person, f *os.File, in ImportInput) (ImportReading, error) {
+func (s *Service) ReadFile(ctx context.Context, who desk.Person, f *os.File, in ImportInput) (ImportReading, error) {
 	if !who.May(people.BringIn) {
-		return ImportReading{}, ErrForbidden
+		return ImportReading{}, desk.ErrForbidden
 	}
 	info, err := f.Stat()
 	if err != nil {
@@ -183,9 +184,9 @@ func (s *Service) ReadFile(ctx context.Context, who Person, f *os.File, in Impor
 
 // BringIn reads a file and takes it in at once, where no program works on the desk.
 // Coordinators only.
-func (s *Service) BringIn(ctx context.Context, who Person, name string, f *os.File, in ImportInput) (ImportReading, *Imported, error) {
+func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *os.File, in ImportInput) (ImportReading, *Imported, error) {
 	if !who.May(people.BringIn) {
-		return ImportReading{}, nil, ErrForbidden
+		return ImportReading{}, nil, desk.ErrForbidden
 	}
 	info, err := f.Stat()
 	if err != nil {
@@ -211,8 +212,8 @@ func (s *Service) BringIn(ctx context.Context, who Person, name string, f *os.Fi
 
 // takeIn takes in what a file holds: all that can be taken, or nothing, also when it was
 // cancelled.
-func (s *Service) takeIn(ctx context.Context, m house.Moment, who Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
-	batch := store.Batch{ID: newID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
+func (s *Service) takeIn(ctx context.Context, m house.Moment, who desk.Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
+	batch := store.Batch{ID: desk.NewID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
 	if err := s.Store.AddBatch(ctx, batch); err != nil {
 		return nil, err
 	}
@@ -233,9 +234,9 @@ func (s *Service) takeIn(ctx context.Context, m house.Moment, who Person, name s
 }
 
 // TakeCards takes in old records from a table at once. Coordinators only.
-func (s *Service) TakeCards(ctx context.Context, who Person, name string, f io.ReadSeeker, in ImportInput) (*Imported, error) {
+func (s *Service) TakeCards(ctx context.Context, who desk.Person, name string, f io.ReadSeeker, in ImportInput) (*Imported, error) {
 	if !who.May(people.BringIn) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
@@ -245,10 +246,10 @@ func (s *Service) TakeCards(ctx context.Context, who Person, name string, f io.R
 }
 
 // takeOut takes out all that came with a batch, cases and house documents.
-func (s *Service) takeOut(ctx context.Context, who Person, batch string) error {
+func (s *Service) takeOut(ctx context.Context, who desk.Person, batch string) error {
 	_, docs := s.House.Restore(ctx, who, batch)
 	_, _, err := s.Store.UndoBatch(ctx, batch, store.Stamp(s.Now()))
-	if errors.Is(err, ErrNotFound) { // undone already
+	if errors.Is(err, desk.ErrNotFound) { // undone already
 		err = nil
 	}
 	return errors.Join(docs, err)
@@ -279,7 +280,7 @@ func (s *Service) ClearWork(ctx context.Context) ([]string, error) {
 }
 
 // theProgram is who takes out what an import left that was broken off.
-var theProgram = Person{ID: "program", Name: "the program", Role: people.Coordinator}
+var theProgram = desk.Person{ID: "program", Name: "the program", Role: people.Coordinator}
 
 // ImportBatch is what was brought in from elsewhere at once.
 type ImportBatch struct {
@@ -311,9 +312,9 @@ type Undone struct {
 
 // UndoImport takes out what was brought in at once and nobody worked on since. Coordinators
 // only.
-func (s *Service) UndoImport(ctx context.Context, who Person, batch string) (Undone, error) {
+func (s *Service) UndoImport(ctx context.Context, who desk.Person, batch string) (Undone, error) {
 	if !who.May(people.BringIn) {
-		return Undone{}, ErrForbidden
+		return Undone{}, desk.ErrForbidden
 	}
 	gone, stay, err := s.Store.UndoBatch(ctx, batch, store.Stamp(s.Now()))
 	if err != nil {

@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"cmp"
@@ -12,6 +12,7 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/desk"
 	"botanik/internal/people"
 )
 
@@ -38,22 +39,22 @@ const MostPart = mostPart
 
 var uploadID = regexp.MustCompile(`^[0-9A-Z]{26}$`)
 
-func (s *Service) uploadPath(who Person, id string) (string, error) {
+func (s *Service) uploadPath(who desk.Person, id string) (string, error) {
 	if !uploadID.MatchString(id) {
-		return "", ErrNotFound
+		return "", desk.ErrNotFound
 	}
 	return filepath.Join(s.WorkFolder(), "up-"+filepath.Base(who.ID)+"-"+id), nil
 }
 
 // BringFile begins to take a file in. Coordinators only.
-func (s *Service) BringFile(_ context.Context, who Person, name string) (Upload, error) {
+func (s *Service) BringFile(_ context.Context, who desk.Person, name string) (Upload, error) {
 	if !who.May(people.BringIn) {
-		return Upload{}, ErrForbidden
+		return Upload{}, desk.ErrForbidden
 	}
 	if err := os.MkdirAll(s.WorkFolder(), 0o700); err != nil {
 		return Upload{}, err
 	}
-	u := Upload{ID: newID(s.Now()), Name: cmp.Or(humanise.Short(humanise.Line(filepath.Base(name)), 120), "records")}
+	u := Upload{ID: desk.NewID(s.Now()), Name: cmp.Or(humanise.Short(humanise.Line(filepath.Base(name)), 120), "records")}
 	old, err := filepath.Glob(filepath.Join(s.WorkFolder(), "up-"+filepath.Base(who.ID)+"-*"))
 	if err != nil {
 		return Upload{}, err
@@ -72,14 +73,14 @@ func (s *Service) BringFile(_ context.Context, who Person, name string) (Upload,
 
 // BringPart adds a part to a file at where it has come to; sending a part again that came
 // already changes nothing. Errors name offset or file.
-func (s *Service) BringPart(_ context.Context, who Person, id string, offset int64, part []byte) (Upload, error) {
+func (s *Service) BringPart(_ context.Context, who desk.Person, id string, offset int64, part []byte) (Upload, error) {
 	path, err := s.uploadPath(who, id)
 	if err != nil {
 		return Upload{}, err
 	}
 	f, err := os.OpenFile(path, os.O_RDWR, 0o600)
 	if errors.Is(err, os.ErrNotExist) {
-		return Upload{}, ErrNotFound
+		return Upload{}, desk.ErrNotFound
 	}
 	if err != nil {
 		return Upload{}, err
@@ -98,9 +99,9 @@ func (s *Service) BringPart(_ context.Context, who Person, id string, offset int
 	return u, errors.Join(err, f.Close())
 }
 
-func (s *Service) brought(who Person, id string) (*os.File, int64, error) {
+func (s *Service) brought(who desk.Person, id string) (*os.File, int64, error) {
 	if !who.May(people.BringIn) {
-		return nil, 0, ErrForbidden
+		return nil, 0, desk.ErrForbidden
 	}
 	path, err := s.uploadPath(who, id)
 	if err != nil {
@@ -108,7 +109,7 @@ func (s *Service) brought(who Person, id string) (*os.File, int64, error) {
 	}
 	f, err := os.Open(path)
 	if errors.Is(err, os.ErrNotExist) {
-		return nil, 0, ErrNotFound
+		return nil, 0, desk.ErrNotFound
 	}
 	if err != nil {
 		return nil, 0, err

@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"context"
@@ -11,6 +11,7 @@ import (
 	"time"
 
 	"botanik/core/civil"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -111,9 +112,9 @@ func (s *Service) BackupIfDue(ctx context.Context) (bool, error) {
 const tryAgain = time.Hour
 
 // BackupNow writes a copy at once. Coordinators only.
-func (s *Service) BackupNow(ctx context.Context, who Person) (Backup, error) {
+func (s *Service) BackupNow(ctx context.Context, who desk.Person) (Backup, error) {
 	if !who.May(people.KeepFile) {
-		return Backup{}, ErrForbidden
+		return Backup{}, desk.ErrForbidden
 	}
 	k, _, err := s.House.Keeping(ctx)
 	if err != nil {
@@ -185,15 +186,15 @@ func (s *Service) prune(keep int) error {
 }
 
 // Health tells how the desk's file and its copies stand. Coordinators only.
-func (s *Service) Health(ctx context.Context, who Person) (FileHealth, error) {
+func (s *Service) Health(ctx context.Context, who desk.Person) (FileHealth, error) {
 	if !who.May(people.KeepFile) {
-		return FileHealth{}, ErrForbidden
+		return FileHealth{}, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return FileHealth{}, err
 	}
-	out := FileHealth{Folder: s.BackupFolder(), Backups: []Backup{}, Running: s.begun}
+	out := FileHealth{Folder: s.BackupFolder(), Backups: []Backup{}, Running: s.Begun}
 	if out.Size, err = s.Store.Size(ctx); err != nil {
 		return out, err
 	}
@@ -212,7 +213,7 @@ func (s *Service) Health(ctx context.Context, who Person) (FileHealth, error) {
 		next := planned.AddDate(0, 0, map[string]int{"day": 1, "week": 7}[out.Keeping.Every])
 		out.Next = &next
 	}
-	out.Looked = s.begun
+	out.Looked = s.Begun
 	if at := s.looked.Load(); at != nil && at.After(out.Looked) {
 		out.Looked = *at
 	}
@@ -239,9 +240,9 @@ type Checked struct {
 }
 
 // CheckFile looks the whole file over. Coordinators only.
-func (s *Service) CheckFile(ctx context.Context, who Person) (Checked, error) {
+func (s *Service) CheckFile(ctx context.Context, who desk.Person) (Checked, error) {
 	if !who.May(people.KeepFile) {
-		return Checked{}, ErrForbidden
+		return Checked{}, desk.ErrForbidden
 	}
 	out := Checked{At: s.Now(), Whole: true, Said: "every page of it was read and is whole"}
 	if err := s.Store.Check(ctx); err != nil {

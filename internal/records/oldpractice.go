@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"context"
@@ -10,6 +10,7 @@ import (
 	"botanik/core/differential"
 	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/internal/desk"
 	"botanik/internal/people"
 )
 
@@ -27,11 +28,11 @@ const fewestLooks = 3
 
 // OfferPractice offers a closed case as practice, or no longer. Coordinators only. Errors
 // say why a case cannot be practised on.
-func (s *Service) OfferPractice(ctx context.Context, who Person, id string, offer bool) error {
+func (s *Service) OfferPractice(ctx context.Context, who desk.Person, id string, offer bool) error {
 	if !who.May(people.SetHouse) {
-		return ErrForbidden
+		return desk.ErrForbidden
 	}
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil {
 		return err
 	}
@@ -46,18 +47,18 @@ func (s *Service) OfferPractice(ctx context.Context, who Person, id string, offe
 }
 
 // OldCases are the closed cases that are offered as practice.
-func (s *Service) OldCases(ctx context.Context, who Person) ([]OldCase, error) {
+func (s *Service) OldCases(ctx context.Context, who desk.Person) ([]OldCase, error) {
 	ids, _, err := s.House.Offered(ctx)
 	if err != nil {
 		return nil, err
 	}
-	known, err := s.remembered(ctx, who)
+	known, err := s.Remembered(ctx, who)
 	if err != nil {
 		return nil, err
 	}
 	out := []OldCase{}
 	for _, id := range ids {
-		c, err := s.read(ctx, id)
+		c, err := s.Read(ctx, id)
 		if err != nil || c.Closing == nil { // gone, or opened again
 			continue
 		}
@@ -68,18 +69,18 @@ func (s *Service) OldCases(ctx context.Context, who Person) ([]OldCase, error) {
 }
 
 // PractiseOld brings a closed case of this desk to practise on, without its person.
-func (s *Service) PractiseOld(ctx context.Context, who Person, id string) (PracticeCase, error) {
+func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (desk.PracticeCase, error) {
 	ids, _, err := s.House.Offered(ctx)
 	if err != nil {
-		return PracticeCase{}, err
+		return desk.PracticeCase{}, err
 	}
-	c, err := s.read(ctx, id)
+	c, err := s.Read(ctx, id)
 	if err != nil || !slices.Contains(ids, id) || c.Closing == nil || c.Verdict == nil {
-		return PracticeCase{}, ErrNotFound
+		return desk.PracticeCase{}, desk.ErrNotFound
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return PracticeCase{}, err
+		return desk.PracticeCase{}, err
 	}
 	sample := drill.Sample{Only: true, Cause: c.Verdict.Cause, There: map[string][]string{}, Story: nameless(c.Intake.Story, c.Intake.Grower, c.Intake.Contact), Setting: differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}}
 	if c.Closing.Confirmed != "" {
@@ -92,14 +93,14 @@ func (s *Service) PractiseOld(ctx context.Context, who Person, id string) (Pract
 			sample.There[l.Finding] = append(sample.There[l.Finding], l.State)
 		}
 	}
-	p := practised{Sample: sample, Asked: []string{}, Old: id, Plant: nameless(c.Intake.Plant, c.Intake.Grower, c.Intake.Contact)}
-	fresh := newID(s.Now())
-	return s.practiceCase(fresh, p), s.keepPractice(ctx, who, fresh, p)
+	p := desk.PracticeOf{Sample: sample, Asked: []string{}, Old: id, Plant: nameless(c.Intake.Plant, c.Intake.Grower, c.Intake.Contact)}
+	fresh := desk.NewID(s.Now())
+	return s.PracticeCaseOf(fresh, p), s.KeepPractice(ctx, who, fresh, p)
 }
 
 // nameless takes who somebody is out of what was written down: the name, its parts and the address.
 func nameless(text, name, contact string) string {
-	words := append(nameParts(name), name, contact, ReachOf(contact))
+	words := append(nameParts(name), name, contact, desk.ReachOf(contact))
 	words = slices.DeleteFunc(words, func(w string) bool { return len([]rune(w)) < 2 })
 	slices.SortFunc(words, func(a, b string) int { return len(b) - len(a) })
 	for _, w := range words {

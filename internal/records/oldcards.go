@@ -1,4 +1,4 @@
-package desk
+package records
 
 import (
 	"cmp"
@@ -17,6 +17,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/interchange"
 	"botanik/internal/store"
@@ -295,9 +296,9 @@ func (s *Service) cardCase(ctx context.Context, m house.Moment, card OldCard, pe
 	}
 	in := casefile.Intake{Grower: cmp.Or(card.Grower, store.Nobody), Contact: card.Contact, Plant: card.Plant, Host: card.Host, Place: card.Place, Square: card.Square, Story: card.Story}
 	if in.Grower != store.Nobody {
-		key := strings.ToLower(in.Grower) + "|" + reached(in.Contact)
+		key := strings.ToLower(in.Grower) + "|" + desk.Reached(in.Contact)
 		if in.Person = persons[key]; in.Person == "" {
-			if err := s.namePerson(ctx, m, &in, nil); err != nil {
+			if err := s.NamePerson(ctx, m, &in, nil); err != nil {
 				return store.Incoming{}, err
 			}
 			persons[key] = in.Person
@@ -316,8 +317,8 @@ func (s *Service) cardCase(ctx context.Context, m house.Moment, card OldCard, pe
 		d.Rounds = []casefile.Round{{Treatment: &casefile.Treatment{Remedies: []string{card.Remedy}, By: cardIndex}, Given: []casefile.Treated{{What: card.Remedy, Remedy: card.Remedy, On: card.Brought}}}}
 	}
 	d.Closing = &casefile.Closing{At: at, By: cardIndex, Outcome: card.Outcome, Note: card.Note}
-	c := Case{ID: newID(at), Number: card.Number, Version: 1, Stage: casework.Closed, CreatedAt: at, UpdatedAt: at, Doc: d}
-	row, err := s.row(&c)
+	c := desk.Case{ID: desk.NewID(at), Number: card.Number, Version: 1, Stage: casework.Closed, CreatedAt: at, UpdatedAt: at, Doc: d}
+	row, err := s.Row(&c)
 	if err != nil {
 		return store.Incoming{}, err
 	}
