@@ -87,7 +87,10 @@ export function Browse() {
       order && seen.length ? (order.get(a.id) ?? 0) - (order.get(b.id) ?? 0) : a.name.localeCompare(b.name),
     );
   const toggle = (id: string) =>
-    set('with', picked.includes(id) ? picked.filter((x) => x !== id) : [...picked, id].slice(-3));
+    change((now) => {
+      const had = now.getAll('with'); // two pressed in a row are both meant
+      return { with: had.includes(id) ? had.filter((x) => x !== id) : [...had, id].slice(-3) };
+    });
   const compare = () =>
     picked.length > 1 && go(`/plates/compare?${picked.map((x) => `cause=${encodeURIComponent(x)}`).join('&')}`);
   useKeys([

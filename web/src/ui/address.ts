@@ -3,6 +3,8 @@ import { useSearchParams } from 'react-router';
 
 /** What changes in the address: a key with its value or values; an empty one takes it out. */
 type Patch = Record<string, string | string[]>;
+/** A change that hangs on what stands there: it is given what was last asked for, drawn or not. */
+type Change = Patch | ((now: URLSearchParams) => Patch);
 
 const laid = (old: URLSearchParams, patch: Patch) => {
   const next = new URLSearchParams(old);
@@ -31,9 +33,10 @@ export function useAddress(options: { replace?: boolean } = { replace: true }) {
   }, [drawn]);
   const { replace } = options;
   const set = useCallback(
-    (patch: Patch) => {
+    (change: Change) => {
       const from = out.current.at(-1) ?? latest.current;
-      const next = laid(new URLSearchParams(from), patch);
+      const now = new URLSearchParams(from);
+      const next = laid(now, typeof change === 'function' ? change(now) : change);
       if (next.toString() === from) return;
       out.current.push(next.toString());
       setParams(next, { replace });

@@ -103,6 +103,16 @@ describe('what stands in the address', () => {
     });
     expect(hook.result.current[0].toString()).toBe('sort=plant&words=rust&has=a&has=b');
   });
+  it('takes one more and one fewer of a list, pressed faster than it is drawn', () => {
+    const hook = renderHook(() => useAddress(), at('/?with=a'));
+    const toggle = (id: string) =>
+      hook.result.current[1]((now) => {
+        const had = now.getAll('with');
+        return { with: had.includes(id) ? had.filter((x) => x !== id) : [...had, id] };
+      });
+    act(() => ['b', 'c', 'a'].forEach(toggle));
+    expect(hook.result.current[0].getAll('with')).toEqual(['b', 'c']);
+  });
   it('follows a field when its writer pauses, and never takes letters back', () => {
     vi.useFakeTimers();
     try {

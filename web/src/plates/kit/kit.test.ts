@@ -91,7 +91,8 @@ describe('leaves from words', () => {
   });
   it('fall back for a plant the desk added on its herbarium word, and for none on nobody’s leaf', () => {
     expect(plantOf('our-own-vine', 'palmate-lobed').leaf.path).toBe(plantOf('grape').leaf.path);
-    expect(plantOf('another-of-ours', 'palmate-lobed').habit).toBe('');
+    expect(plantOf('our-own-vine', 'palmate-lobed').habit).toBe('');
+    expect(plantOf('grape').habit).not.toBe('');
     expect(plantOf(undefined, undefined).leaf.path).toBe(plantOf('no such', 'ovate').leaf.path);
   });
   it('grow narrow where a weedkiller says so, and fold by showing their other face', () => {

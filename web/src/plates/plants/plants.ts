@@ -133,7 +133,8 @@ const known = new Map<string, PlantLook>();
 export function plantOf(id?: unknown, leaf?: unknown): PlantLook {
   const own = typeof id === 'string' && id in table ? id : undefined;
   const name = own ?? (typeof leaf === 'string' && leaf !== 'ovate' ? byLeaf[leaf] : undefined) ?? '';
-  const was = known.get(name);
+  const key = `${own ? '' : 'like '}${name}`; // a vine of the desk's own has the grape's leaf and not its habit
+  const was = known.get(key);
   if (was) return was;
   const row = table[name];
   const spec = leafFrom(row?.[0] ?? generic, number(name));
@@ -145,7 +146,7 @@ export function plantOf(id?: unknown, leaf?: unknown): PlantLook {
     flower: row?.[2] ?? 'five',
     fruit: row?.[3] ?? 'tomato',
   };
-  known.set(name, look);
+  known.set(key, look);
   return look;
 }
 
