@@ -12,6 +12,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	practiceroom "botanik/internal/practice"
 	recordroom "botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
@@ -24,6 +25,7 @@ import (
 type bench struct {
 	*desk.Service
 	*records
+	*practice
 	t   testing.TB
 	now time.Time
 	who desk.Person
@@ -31,12 +33,15 @@ type bench struct {
 	dir string
 }
 
-// records beside the desk itself.
-type records = recordroom.Service
+// The rooms beside the desk itself.
+type (
+	records  = recordroom.Service
+	practice = practiceroom.Service
+)
 
 // runs sits down at a desk.
 func (b *bench) runs(d *desk.Service) {
-	b.Service, b.records = d, recordroom.New(d)
+	b.Service, b.records, b.practice = d, recordroom.New(d), practiceroom.New(d)
 }
 
 func open(t testing.TB) *bench {

@@ -5,9 +5,8 @@ import (
 	"net/http"
 
 	"botanik/core/drill"
-	"botanik/internal/desk"
 	"botanik/internal/house"
-	"botanik/internal/records"
+	"botanik/internal/practice"
 )
 
 type askBody struct {
@@ -28,61 +27,63 @@ type lookForBody struct {
 }
 
 func (s *Server) drillRoutes() {
-	get(s, "practice", "drill", "/drill", "How one does in practice", func(ctx context.Context, _ *none) (desk.Practice, error) { return s.desk.HowIDo(ctx, who(ctx)) })
-	ask(s, "ask-me", "drill", "/drill/questions", "The next short question", func(ctx context.Context, in *struct{ Body askBody }) (desk.Asked, error) {
-		return s.desk.AskMe(ctx, who(ctx), in.Body.Kind)
+	get(s, "practice", "drill", "/drill", "How one does in practice", func(ctx context.Context, _ *none) (practice.Practice, error) { return s.practice.HowIDo(ctx, who(ctx)) })
+	ask(s, "ask-me", "drill", "/drill/questions", "The next short question", func(ctx context.Context, in *struct{ Body askBody }) (practice.Asked, error) {
+		return s.practice.AskMe(ctx, who(ctx), in.Body.Kind)
 	})
 	ask(s, "answer-me", "drill", "/drill/questions/{id}", "Answer it, and hear what is right", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body answerBody
-	}) (desk.Marked, error) {
-		return s.desk.AnswerMe(ctx, who(ctx), in.ID, in.Body.Choice, in.Body.Sure)
+	}) (practice.Marked, error) {
+		return s.practice.AnswerMe(ctx, who(ctx), in.ID, in.Body.Choice, in.Body.Sure)
 	})
-	ask(s, "practise-case", "drill", "/drill/cases", "A made-up sample to practise on", func(ctx context.Context, _ *none) (desk.PracticeCase, error) {
-		return s.desk.PractiseCase(ctx, who(ctx))
+	ask(s, "practise-case", "drill", "/drill/cases", "A made-up sample to practise on", func(ctx context.Context, _ *none) (practice.PracticeCase, error) {
+		return s.practice.PractiseCase(ctx, who(ctx))
 	})
-	get(s, "practice-case", "drill", "/drill/cases/{id}", "A made-up sample as far as it was looked at", func(ctx context.Context, in *byID) (desk.PracticeCase, error) {
-		return s.desk.PracticeAt(ctx, who(ctx), in.ID)
+	get(s, "practice-case", "drill", "/drill/cases/{id}", "A made-up sample as far as it was looked at", func(ctx context.Context, in *byID) (practice.PracticeCase, error) {
+		return s.practice.PracticeAt(ctx, who(ctx), in.ID)
 	})
 	ask(s, "practice-look", "drill", "/drill/cases/{id}/look", "Ask for one look at it", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body lookForBody
-	}) (desk.PracticeCase, error) {
-		return s.desk.LookInPractice(ctx, who(ctx), in.ID, in.Body.Finding)
+	}) (practice.PracticeCase, error) {
+		return s.practice.LookInPractice(ctx, who(ctx), in.ID, in.Body.Finding)
 	})
 	ask(s, "practice-verdict", "drill", "/drill/cases/{id}/verdict", "Say what it is and what is done, and hear what it was worth", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body drill.PracticeVerdict
 	}) (drill.Score, error) {
-		return s.desk.JudgePractice(ctx, who(ctx), in.ID, in.Body)
+		return s.practice.JudgePractice(ctx, who(ctx), in.ID, in.Body)
 	})
-	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]records.OldCase, error) {
-		return s.records.OldCases(ctx, who(ctx))
+	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]practice.OldCase, error) {
+		return s.practice.OldCases(ctx, who(ctx))
 	})
-	ask(s, "practise-old", "drill", "/drill/old/{id}", "Practise on one of them", func(ctx context.Context, in *byID) (desk.PracticeCase, error) {
-		return s.records.PractiseOld(ctx, who(ctx), in.ID)
+	ask(s, "practise-old", "drill", "/drill/old/{id}", "Practise on one of them", func(ctx context.Context, in *byID) (practice.PracticeCase, error) {
+		return s.practice.PractiseOld(ctx, who(ctx), in.ID)
 	})
 	register(s, s.asking(), http.MethodPut, "offer-old", "drill", "/drill/old/{id}", "Offer a closed case as practice, or no longer (coordinator)", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body offerBody
-	}) ([]records.OldCase, error) {
-		if err := s.records.OfferPractice(ctx, who(ctx), in.ID, in.Body.Offer); err != nil {
+	}) ([]practice.OldCase, error) {
+		if err := s.practice.OfferPractice(ctx, who(ctx), in.ID, in.Body.Offer); err != nil {
 			return nil, err
 		}
-		return s.records.OldCases(ctx, who(ctx))
+		return s.practice.OldCases(ctx, who(ctx))
 	})
-	get(s, "learners", "drill", "/drill/learners", "Who practised how, each by themselves (coordinator)", func(ctx context.Context, _ *none) ([]desk.Learner, error) { return s.desk.Learners(ctx, who(ctx)) })
+	get(s, "learners", "drill", "/drill/learners", "Who practised how, each by themselves (coordinator)", func(ctx context.Context, _ *none) ([]practice.Learner, error) {
+		return s.practice.Learners(ctx, who(ctx))
+	})
 	register(s, s.changing(), http.MethodPut, "set-course", "drill", "/drill/course", "Set what is to be practised (coordinator)", func(ctx context.Context, in *struct {
 		IfMatch string `header:"If-Match" doc:"the version you read"`
 		Body    house.Course
-	}) (desk.Practice, error) {
+	}) (practice.Practice, error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
-			return desk.Practice{}, err
+			return practice.Practice{}, err
 		}
 		if err := s.desk.House.SetCourse(ctx, who(ctx), in.Body, from); err != nil {
-			return desk.Practice{}, err
+			return practice.Practice{}, err
 		}
-		return s.desk.HowIDo(ctx, who(ctx))
+		return s.practice.HowIDo(ctx, who(ctx))
 	})
 }

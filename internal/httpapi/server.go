@@ -24,6 +24,7 @@ import (
 	"botanik/internal/httpapi/humafiber"
 	"botanik/internal/people"
 	"botanik/internal/photo"
+	"botanik/internal/practice"
 	"botanik/internal/records"
 	"botanik/internal/store"
 
@@ -59,13 +60,14 @@ type Options struct {
 
 // Server is the API and the page over one desk.
 type Server struct {
-	App     *fiber.App
-	API     huma.API
-	desk    *desk.Service
-	records *records.Service
-	people  *people.Service
-	log     *slog.Logger
-	opts    Options
+	App      *fiber.App
+	API      huma.API
+	desk     *desk.Service
+	records  *records.Service
+	practice *practice.Service
+	people   *people.Service
+	log      *slog.Logger
+	opts     Options
 
 	tagged atomic.Pointer[taggedBook]
 	large  chan struct{} // how many large bodies are taken in at once
@@ -74,7 +76,7 @@ type Server struct {
 
 // New builds the app over a desk with its records.
 func New(r *records.Service, p *people.Service, opts Options) *Server {
-	s := &Server{desk: r.Service, records: r, people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
+	s := &Server{desk: r.Service, records: r, practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

@@ -34,7 +34,7 @@ func (s *Service) Mentions(ctx context.Context, who desk.Person, id string) ([]M
 		return nil, err
 	}
 	out := []Mention{}
-	for _, word := range nameParts(g.Name) {
+	for _, word := range casefile.NameParts(g.Name) {
 		re := regexp.MustCompile(`(?i)(?:^|[^\pL\pN])(` + regexp.QuoteMeta(word) + `)(?:$|[^\pL\pN])`)
 		for _, r := range cases {
 			c, err := s.Read(ctx, r.ID)
@@ -51,17 +51,6 @@ func (s *Service) Mentions(ctx context.Context, who desk.Person, id string) ([]M
 	return out, nil
 }
 
-// nameParts are the words of a name that could stand for a person alone.
-func nameParts(name string) []string {
-	out := []string{}
-	for _, w := range strings.Fields(name) {
-		if w = strings.Trim(w, `.,;:"'()`); len([]rune(w)) > 1 && !slices.Contains(out, w) && !strings.EqualFold(w, name) {
-			out = append(out, w)
-		}
-	}
-	return out
-}
-
 // ForgetGrower takes a person out of the desk on request: the cases stay, the person goes.
 // Their full name and addresses go from the cases of others as well, the name only where
 // nobody else has it; also are parts of the name that go from their own cases. It answers
@@ -73,7 +62,7 @@ func (s *Service) ForgetGrower(ctx context.Context, who desk.Person, id string, 
 		return ForgottenAs{}, err
 	}
 	for i, w := range also {
-		if !slices.Contains(nameParts(g.Name), w) {
+		if !slices.Contains(casefile.NameParts(g.Name), w) {
 			return ForgottenAs{}, fault.New(fmt.Sprintf("also[%d]", i), fmt.Sprintf("%q is no part of the name", w), "use the words the mentions list")
 		}
 	}
@@ -185,5 +174,5 @@ func (s *Service) copiesHold(ctx context.Context) (n int, gone string, err error
 
 // longParts are the parts of a name that are long enough to be looked for by.
 func longParts(name string) []string {
-	return slices.DeleteFunc(nameParts(name), func(w string) bool { return len([]rune(w)) < 4 })
+	return slices.DeleteFunc(casefile.NameParts(name), func(w string) bool { return len([]rune(w)) < 4 })
 }

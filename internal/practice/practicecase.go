@@ -1,4 +1,4 @@
-package desk
+package practice
 
 import (
 	"context"
@@ -12,11 +12,12 @@ import (
 	"botanik/core/drill"
 	"botanik/core/fault"
 	"botanik/core/remedy"
+	"botanik/internal/desk"
 	"botanik/internal/store"
 )
 
 // practised is a case in practice as it is kept.
-type PracticeOf struct {
+type practised struct {
 	Sample drill.Sample `json:"sample"`
 	Asked  []string     `json:"asked"`
 	Used   bool         `json:"used"`            // a destructive look used the sample up
@@ -39,7 +40,7 @@ type PracticeCase struct {
 	Only    []string            `json:"only,omitempty" doc:"of a real sample of before: findings that were looked at then"`
 }
 
-func (s *Service) PracticeCaseOf(id string, p PracticeOf) PracticeCase {
+func (s *Service) practiceCase(id string, p practised) PracticeCase {
 	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Sprayer: p.Sample.Sprayer(), Looks: []differential.Look{}, Used: p.Used}
 	if h := s.Base().Host(out.Host); h != nil {
 		out.Plant = h.Name
@@ -60,7 +61,7 @@ func (s *Service) PracticeCaseOf(id string, p PracticeOf) PracticeCase {
 }
 
 // PractiseCase brings a made-up sample to practise on.
-func (s *Service) PractiseCase(ctx context.Context, who Person) (PracticeCase, error) {
+func (s *Service) PractiseCase(ctx context.Context, who desk.Person) (PracticeCase, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return PracticeCase{}, err
@@ -77,12 +78,12 @@ func (s *Service) PractiseCase(ctx context.Context, who Person) (PracticeCase, e
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	p := PracticeOf{Sample: sample, Asked: []string{}}
-	id := NewID(s.Now())
-	return s.PracticeCaseOf(id, p), s.KeepPractice(ctx, who, id, p)
+	p := practised{Sample: sample, Asked: []string{}}
+	id := desk.NewID(s.Now())
+	return s.practiceCase(id, p), s.keepPractice(ctx, who, id, p)
 }
 
-func (s *Service) KeepPractice(ctx context.Context, who Person, id string, p PracticeOf) error {
+func (s *Service) keepPractice(ctx context.Context, who desk.Person, id string, p practised) error {
 	raw, err := json.Marshal(p)
 	if err != nil {
 		return err
@@ -90,23 +91,23 @@ func (s *Service) KeepPractice(ctx context.Context, who Person, id string, p Pra
 	return s.Store.PutDrill(ctx, store.OpenDrill{ID: id, Account: who.ID, Kind: "case", At: store.Stamp(s.Now()), Body: string(raw)})
 }
 
-func (s *Service) practised(ctx context.Context, who Person, id string) (PracticeOf, error) {
-	var p PracticeOf
+func (s *Service) practised(ctx context.Context, who desk.Person, id string) (practised, error) {
+	var p practised
 	d, err := s.Store.Drill(ctx, who.ID, id)
 	if err != nil || d.Kind != "case" {
-		return p, ErrNotFound
+		return p, desk.ErrNotFound
 	}
 	return p, json.Unmarshal([]byte(d.Body), &p)
 }
 
 // PracticeAt is a sample somebody practises on.
-func (s *Service) PracticeAt(ctx context.Context, who Person, id string) (PracticeCase, error) {
+func (s *Service) PracticeAt(ctx context.Context, who desk.Person, id string) (PracticeCase, error) {
 	p, err := s.practised(ctx, who, id)
-	return s.PracticeCaseOf(id, p), err
+	return s.practiceCase(id, p), err
 }
 
 // LookInPractice asks for one look. Errors name finding.
-func (s *Service) LookInPractice(ctx context.Context, who Person, id, finding string) (PracticeCase, error) {
+func (s *Service) LookInPractice(ctx context.Context, who desk.Person, id, finding string) (PracticeCase, error) {
 	p, err := s.practised(ctx, who, id)
 	if err != nil {
 		return PracticeCase{}, err
@@ -122,16 +123,16 @@ func (s *Service) LookInPractice(ctx context.Context, who Person, id, finding st
 	case !slices.Contains(p.Asked, finding):
 		p.Asked = append(p.Asked, finding)
 		p.Used = f.Destructive && !p.Sample.Only
-		if err := s.KeepPractice(ctx, who, id, p); err != nil {
+		if err := s.keepPractice(ctx, who, id, p); err != nil {
 			return PracticeCase{}, err
 		}
 	}
-	return s.PracticeCaseOf(id, p), nil
+	return s.practiceCase(id, p), nil
 }
 
 // JudgePractice takes the verdict on a made-up sample and shows what it was, what an expert
 // would have asked, and what it was worth. Errors name cause, act, sure, remedy, amount or every.
-func (s *Service) JudgePractice(ctx context.Context, who Person, id string, v drill.PracticeVerdict) (drill.Score, error) {
+func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string, v drill.PracticeVerdict) (drill.Score, error) {
 	p, err := s.practised(ctx, who, id)
 	if err != nil {
 		return drill.Score{}, err

@@ -1,4 +1,4 @@
-package desk
+package practice
 
 import (
 	"context"
@@ -11,6 +11,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
@@ -51,7 +52,7 @@ const (
 )
 
 // HowIDo is somebody's own practice.
-func (s *Service) HowIDo(ctx context.Context, who Person) (Practice, error) {
+func (s *Service) HowIDo(ctx context.Context, who desk.Person) (Practice, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return Practice{}, err
@@ -94,7 +95,7 @@ func (s *Service) HowIDo(ctx context.Context, who Person) (Practice, error) {
 	for _, x := range drill.Sureties {
 		out.Sureties = append(out.Sureties, Surety{x.Sure, x.Name})
 	}
-	known, err := s.Remembered(ctx, who)
+	known, err := s.remembered(ctx, who)
 	for _, k := range known {
 		if k.Fading(m.Now) {
 			out.Due++
@@ -103,7 +104,7 @@ func (s *Service) HowIDo(ctx context.Context, who Person) (Practice, error) {
 	return out, err
 }
 
-func (s *Service) Remembered(ctx context.Context, who Person) (map[string]drill.Memory, error) {
+func (s *Service) remembered(ctx context.Context, who desk.Person) (map[string]drill.Memory, error) {
 	rows, err := s.Store.RememberedBy(ctx, who.ID)
 	out := map[string]drill.Memory{}
 	for _, r := range rows {
@@ -138,7 +139,7 @@ type Asked struct {
 }
 
 // AskMe is the next short question: what is fading and matters most, or of one kind.
-func (s *Service) AskMe(ctx context.Context, who Person, kind string) (Asked, error) {
+func (s *Service) AskMe(ctx context.Context, who desk.Person, kind string) (Asked, error) {
 	if kind != "" && !slices.Contains(drill.Kinds, kind) {
 		return Asked{}, fault.New("kind", fmt.Sprintf("%q is no short form", kind), "use "+strings.Join(drill.Kinds, ", "))
 	}
@@ -154,7 +155,7 @@ func (s *Service) AskMe(ctx context.Context, who Person, kind string) (Asked, er
 	if err != nil {
 		return Asked{}, err
 	}
-	known, err := s.Remembered(ctx, who)
+	known, err := s.remembered(ctx, who)
 	if err != nil {
 		return Asked{}, err
 	}
@@ -173,12 +174,12 @@ func (s *Service) AskMe(ctx context.Context, who Person, kind string) (Asked, er
 	return Asked{}, fault.New("kind", "nothing fair comes to mind", "try another form")
 }
 
-func (s *Service) put(ctx context.Context, who Person, q drill.Question) (Asked, error) {
+func (s *Service) put(ctx context.Context, who desk.Person, q drill.Question) (Asked, error) {
 	raw, err := json.Marshal(q)
 	if err != nil {
 		return Asked{}, err
 	}
-	d := store.OpenDrill{ID: NewID(s.Now()), Account: who.ID, Kind: "question", At: store.Stamp(s.Now()), Body: string(raw)}
+	d := store.OpenDrill{ID: desk.NewID(s.Now()), Account: who.ID, Kind: "question", At: store.Stamp(s.Now()), Body: string(raw)}
 	return Asked{d.ID, q.Kind, drill.KindNames[q.Kind], q.Ask, q.Plate, q.Facts, q.Options}, s.Store.PutDrill(ctx, d)
 }
 
@@ -198,10 +199,10 @@ func sureOf(sure float64) error {
 }
 
 // AnswerMe takes an answer and says what is right, and why. Errors name choice or sure.
-func (s *Service) AnswerMe(ctx context.Context, who Person, id, choice string, sure float64) (Marked, error) {
+func (s *Service) AnswerMe(ctx context.Context, who desk.Person, id, choice string, sure float64) (Marked, error) {
 	d, err := s.Store.Drill(ctx, who.ID, id)
 	if err != nil || d.Kind != "question" {
-		return Marked{}, ErrNotFound
+		return Marked{}, desk.ErrNotFound
 	}
 	var q drill.Question
 	if err := json.Unmarshal([]byte(d.Body), &q); err != nil {
@@ -217,7 +218,7 @@ func (s *Service) AnswerMe(ctx context.Context, who Person, id, choice string, s
 	if err := s.Store.AnswerDrill(ctx, store.Drilled{ID: id, Account: who.ID, At: store.Stamp(s.Now()), Kind: q.Kind, Key: q.Key, Correct: right, Sure: sure, Points: -1}); err != nil {
 		return Marked{}, err
 	}
-	known, err := s.Remembered(ctx, who)
+	known, err := s.remembered(ctx, who)
 	return Marked{right, q.Right, q.Why, known[q.Key].HalfLife()}, err
 }
 
@@ -236,9 +237,9 @@ type Learner struct {
 }
 
 // Learners are those who practised, by name. Coordinators only.
-func (s *Service) Learners(ctx context.Context, who Person) ([]Learner, error) {
+func (s *Service) Learners(ctx context.Context, who desk.Person) ([]Learner, error) {
 	if !who.May(people.SeeLearners) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	accounts, err := s.Store.Accounts(ctx)
 	if err != nil {
@@ -249,7 +250,7 @@ func (s *Service) Learners(ctx context.Context, who Person) ([]Learner, error) {
 		if !a.Active {
 			continue
 		}
-		p, err := s.HowIDo(ctx, Person{ID: a.ID, Name: a.Name, Role: a.Role})
+		p, err := s.HowIDo(ctx, desk.Person{ID: a.ID, Name: a.Name, Role: a.Role})
 		if err != nil {
 			return nil, err
 		}

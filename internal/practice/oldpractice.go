@@ -1,4 +1,4 @@
-package records
+package practice
 
 import (
 	"context"
@@ -10,6 +10,7 @@ import (
 	"botanik/core/differential"
 	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/people"
 )
@@ -52,7 +53,7 @@ func (s *Service) OldCases(ctx context.Context, who desk.Person) ([]OldCase, err
 	if err != nil {
 		return nil, err
 	}
-	known, err := s.Remembered(ctx, who)
+	known, err := s.remembered(ctx, who)
 	if err != nil {
 		return nil, err
 	}
@@ -69,18 +70,18 @@ func (s *Service) OldCases(ctx context.Context, who desk.Person) ([]OldCase, err
 }
 
 // PractiseOld brings a closed case of this desk to practise on, without its person.
-func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (desk.PracticeCase, error) {
+func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (PracticeCase, error) {
 	ids, _, err := s.House.Offered(ctx)
 	if err != nil {
-		return desk.PracticeCase{}, err
+		return PracticeCase{}, err
 	}
 	c, err := s.Read(ctx, id)
 	if err != nil || !slices.Contains(ids, id) || c.Closing == nil || c.Verdict == nil {
-		return desk.PracticeCase{}, desk.ErrNotFound
+		return PracticeCase{}, desk.ErrNotFound
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return desk.PracticeCase{}, err
+		return PracticeCase{}, err
 	}
 	sample := drill.Sample{Only: true, Cause: c.Verdict.Cause, There: map[string][]string{}, Story: nameless(c.Intake.Story, c.Intake.Grower, c.Intake.Contact), Setting: differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}}
 	if c.Closing.Confirmed != "" {
@@ -93,14 +94,14 @@ func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (
 			sample.There[l.Finding] = append(sample.There[l.Finding], l.State)
 		}
 	}
-	p := desk.PracticeOf{Sample: sample, Asked: []string{}, Old: id, Plant: nameless(c.Intake.Plant, c.Intake.Grower, c.Intake.Contact)}
+	p := practised{Sample: sample, Asked: []string{}, Old: id, Plant: nameless(c.Intake.Plant, c.Intake.Grower, c.Intake.Contact)}
 	fresh := desk.NewID(s.Now())
-	return s.PracticeCaseOf(fresh, p), s.KeepPractice(ctx, who, fresh, p)
+	return s.practiceCase(fresh, p), s.keepPractice(ctx, who, fresh, p)
 }
 
 // nameless takes who somebody is out of what was written down: the name, its parts and the address.
 func nameless(text, name, contact string) string {
-	words := append(nameParts(name), name, contact, desk.ReachOf(contact))
+	words := append(casefile.NameParts(name), name, contact, desk.ReachOf(contact))
 	words = slices.DeleteFunc(words, func(w string) bool { return len([]rune(w)) < 2 })
 	slices.SortFunc(words, func(a, b string) int { return len(b) - len(a) })
 	for _, w := range words {
