@@ -8,6 +8,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
+	"botanik/internal/overview"
 	"botanik/internal/people"
 	"botanik/internal/records"
 	"botanik/internal/simulated"
@@ -34,7 +35,7 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		d := records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now }))
 		p := people.New(st, func() time.Time { return now })
 		require.NoError(t, demo.Fill(ctx, d, p, now), day)
-		today, err := d.Today(ctx)
+		today, err := overview.New(d.Service).Today(ctx)
 		require.NoError(t, err)
 		assert.NotEmpty(t, today.Waiting, day)
 		assert.NotEmpty(t, today.Bench, day)

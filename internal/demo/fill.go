@@ -15,6 +15,7 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/overview"
 	"botanik/internal/people"
 	"botanik/internal/records"
 )
@@ -81,7 +82,7 @@ func Fill(ctx context.Context, d *records.Service, p *people.Service, now time.T
 		return fmt.Errorf("an old card of the demo was refused: line %d, %s", in.Refusals[0].Line, in.Refusals[0].Text)
 	}
 	soon := civil.Of(now, time.UTC).Add(9)
-	return d.SetAway(ctx, who["odile"], who["brann"].ID, desk.AwayDays{First: soon.String(), Last: soon.Add(6).String()})
+	return overview.New(d.Service).SetAway(ctx, who["odile"], who["brann"].ID, overview.AwayDays{First: soon.String(), Last: soon.Add(6).String()})
 }
 
 // scene is one sample and how far it came.

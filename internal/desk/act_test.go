@@ -12,6 +12,7 @@ import (
 	"botanik/core/scouting"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	overviewroom "botanik/internal/overview"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -272,7 +273,7 @@ func TestWhatWasDecidedReachesGrowerAndCounter(t *testing.T) {
 	wet := func() bool {
 		today, err := b.Today(ctx)
 		require.NoError(t, err)
-		return slices.ContainsFunc(today.Notices, func(n desk.Notice) bool { return n.Kind == "wet" && n.Case == b.v.ID })
+		return slices.ContainsFunc(today.Notices, func(n overviewroom.Notice) bool { return n.Kind == "wet" && n.Case == b.v.ID })
 	}
 	b.known(casefile.Intake{Grower: "Ilse", Plant: "chard", Place: "garden", Story: "x"}, "rust")
 	found := false

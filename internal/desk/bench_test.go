@@ -11,6 +11,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	overviewroom "botanik/internal/overview"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
 
@@ -91,9 +92,10 @@ func TestBenchLargeDesk(t *testing.T) {
 	}
 	tally := nsOf(func() error { return st.BareTally(ctx, now.AddDate(-2, 0, 0).Format("2006-01-02")) })
 	say("writing a verdict, to the bare tally and an empty desk's", nsOf(verdict(large, vl))/(tally+nsOf(verdict(small, vs))), 3)
-	counter := nsOf(func() error { _, err := large.Today(ctx); return err })
+	all := overviewroom.New(large)
+	counter := nsOf(func() error { _, err := all.Today(ctx); return err })
 	say("the counter, to its bare queries", counter/nsOf(func() error { return st.BareCounter(ctx, now.Format("2006-01-02"), "2026-07-11T00:00:00.000Z") }), 3)
-	season := nsOf(func() error { _, err := large.SeasonOf(ctx, "", ""); return err })
+	season := nsOf(func() error { _, err := all.SeasonOf(ctx, "", ""); return err })
 	say("the season, to its bare queries", season/nsOf(func() error { return st.BareSeason(ctx, "2025-07-12T00:00:00.000Z", "2026-07-12T00:00:00.000Z") }), 3)
 	for name, q := range map[string]desk.FindInput{"all": {}, "a verdict": {Cause: "rust"}, "words, by plant": {Words: "grower 12", Sort: "plant"}, "a plant with no picture, by verdict": {Host: "rose", Photos: "no", Sort: "-cause"}, "the last page": {Skip: n - 50, Sort: "brought"}} {
 		ns := nsOf(func() error { _, err := large.Find(ctx, q); return err })

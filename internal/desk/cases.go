@@ -71,7 +71,7 @@ type changed struct {
 
 // change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
-func (s *Service) change(ctx context.Context, who Person, id string, from int, kind string, f edit, photos ...store.Photo) (View, error) {
+func (s *Service) Change(ctx context.Context, who Person, id string, from int, kind string, f edit, photos ...store.Photo) (View, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return View{}, err
@@ -240,7 +240,7 @@ func (s *Service) Undo(ctx context.Context, who Person, id string, from int) (Vi
 	if err != nil {
 		return View{}, err
 	}
-	return s.change(ctx, who, id, from, "undo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "undo", func(_ house.Moment, c *Case) (string, error) {
 		c.Doc, err = casefile.Decode(before)
 		return "took back: " + e.Text, err
 	})
@@ -280,21 +280,57 @@ func (s *Service) Cases(ctx context.Context, stage, cursor string, limit int) (C
 	if errors.Is(err, store.ErrNotFound) {
 		return CaseList{}, fault.New("cursor", "is not one of ours", "start without a cursor")
 	}
-	return CaseList{s.tags(p.Cases), p.Next}, err
+	return CaseList{s.TagsOf(p.Cases), p.Next}, err
 }
 
 // Search finds cases by words, the newest first.
 func (s *Service) Search(ctx context.Context, words string) ([]Tag, error) {
 	rows, err := s.Store.Search(ctx, words, 20)
-	return s.tags(rows), err
+	return s.TagsOf(rows), err
 }
 
 // spokenDay says a day that was written down, with its year when that is
 // another than today's.
-func spokenDay(iso string, today civil.Day) string {
+func SpokenDay(iso string, today civil.Day) string {
 	d, err := civil.Parse(iso)
 	if err != nil {
 		return iso
 	}
 	return d.Spoken(today)
+}
+
+// Ask is a grower to be asked how it went.
+type Ask struct {
+	Tag
+	When    string `json:"when"` // today, 3 days late
+	Late    int    `json:"late"`
+	Contact string `json:"contact,omitempty"`
+	What    string `json:"what"` // what was done, what was counted before
+	Call    bool   `json:"call"` // silent twice: telephone
+}
+
+func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
+	c, err := CaseOf(r)
+	if err != nil {
+		return Ask{}, err
+	}
+	a := Ask{Tag: s.TagOf(r), Contact: c.Intake.Contact}
+	if on, err := civil.Parse(r.AskOn); err == nil {
+		a.When, a.Late = casework.Due(on, day)
+	}
+	round := c.Now()
+	switch {
+	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
+		last := s.Base().Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
+		a.What = a.CauseName
+		if last != nil {
+			a.What += " · " + last.Name
+		}
+	case a.CauseName != "":
+		a.What = a.CauseName + " · sent on"
+	default:
+		a.What = "undetermined · sent on"
+	}
+	a.Call = round.Silent() >= casework.SilencesToCall
+	return a, nil
 }

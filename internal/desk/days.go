@@ -155,7 +155,7 @@ func (s *Service) repeated(c *Case) *knowledge.Remedy {
 
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
-	return s.change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
 		return s.keepDays(m, c, who, in)
 	})
 }
@@ -173,7 +173,7 @@ func (s *Service) keepDays(m house.Moment, c *Case, who Person, in DaysInput) (s
 	d.TempC, d.By = in.TempC, who.Name
 	c.Now().Days = &d
 	if len(d.On) == 1 {
-		return "to be done once, on " + spokenDay(d.Start, m.Today), nil
+		return "to be done once, on " + SpokenDay(d.Start, m.Today), nil
 	}
-	return fmt.Sprintf("to be done %s, %s apart, from %s", humanise.Times(len(d.On)), humanise.Days(d.Gap), spokenDay(d.Start, m.Today)), nil
+	return fmt.Sprintf("to be done %s, %s apart, from %s", humanise.Times(len(d.On)), humanise.Days(d.Gap), SpokenDay(d.Start, m.Today)), nil
 }

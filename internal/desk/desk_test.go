@@ -12,6 +12,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	overviewroom "botanik/internal/overview"
 	practiceroom "botanik/internal/practice"
 	recordroom "botanik/internal/records"
 	"botanik/internal/simulated"
@@ -26,6 +27,7 @@ type bench struct {
 	*desk.Service
 	*records
 	*practice
+	*overview
 	t   testing.TB
 	now time.Time
 	who desk.Person
@@ -37,11 +39,12 @@ type bench struct {
 type (
 	records  = recordroom.Service
 	practice = practiceroom.Service
+	overview = overviewroom.Service
 )
 
 // runs sits down at a desk.
 func (b *bench) runs(d *desk.Service) {
-	b.Service, b.records, b.practice = d, recordroom.New(d), practiceroom.New(d)
+	b.Service, b.records, b.practice, b.overview = d, recordroom.New(d), practiceroom.New(d), overviewroom.New(d)
 }
 
 func open(t testing.TB) *bench {

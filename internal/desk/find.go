@@ -102,7 +102,7 @@ func (s *Service) Find(ctx context.Context, in FindInput) (FoundCases, error) {
 	rows, n, err := s.Store.Find(ctx, q)
 	out := FoundCases{N: n, Cases: []FoundCase{}}
 	for _, r := range rows {
-		out.Cases = append(out.Cases, FoundCase{s.tag(r), r.Square, r.Outcome, r.Photos})
+		out.Cases = append(out.Cases, FoundCase{s.TagOf(r), r.Square, r.Outcome, r.Photos})
 	}
 	return out, err
 }

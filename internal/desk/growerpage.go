@@ -204,7 +204,7 @@ func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUp
 	if says || len(photos) > 0 {
 		kind = "followup"
 	}
-	_, err := s.change(ctx, TheGrower, c.ID, c.Version, kind, func(m house.Moment, c *Case) (string, error) {
+	_, err := s.Change(ctx, TheGrower, c.ID, c.Version, kind, func(m house.Moment, c *Case) (string, error) {
 		lines := []string{}
 		if c.Page != nil && in.Done != nil {
 			p := *c.Page
@@ -239,7 +239,7 @@ func (s *Service) EndPage(ctx context.Context, who Person, id string, from int) 
 	if !who.May(people.TakePageBack) {
 		return View{}, ErrForbidden
 	}
-	return s.change(ctx, who, id, from, "page", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "page", func(_ house.Moment, c *Case) (string, error) {
 		if c.Page == nil || c.Page.Ended {
 			return "", fault.New("", "there is no page to take back", "hand it over first")
 		}

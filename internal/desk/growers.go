@@ -48,7 +48,7 @@ func (s *Service) Growers(ctx context.Context, words string) ([]Grower, error) {
 		if err != nil {
 			return nil, err
 		}
-		out = append(out, Grower{ID: r.ID, Name: r.Name, Contact: r.Contact, Cases: r.Cases, Earlier: s.tags(cases)})
+		out = append(out, Grower{ID: r.ID, Name: r.Name, Contact: r.Contact, Cases: r.Cases, Earlier: s.TagsOf(cases)})
 	}
 	return out, nil
 }

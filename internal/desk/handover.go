@@ -51,7 +51,7 @@ func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 // chosen is checked once more, because a day, the house or the law may have
 // changed since.
 func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
-	return s.change(ctx, who, id, from, "handover", s.handingOver(who, nil))
+	return s.Change(ctx, who, id, from, "handover", s.handingOver(who, nil))
 }
 
 // handingOver hands one case over, together with others of the same grower.
@@ -99,7 +99,7 @@ func (s *Service) handingOver(who Person, with []string) edit {
 		if len(with) > 1 {
 			text += fmt.Sprintf(" together with %d more", len(with)-1)
 		}
-		return text + "; ask on " + spokenDay(c.AskOn, m.Today), nil
+		return text + "; ask on " + SpokenDay(c.AskOn, m.Today), nil
 	}
 }
 
@@ -150,7 +150,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 	if !in.Silent && in.Count == nil && in.Note == "" && in.Word == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
-	return s.change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
 		return s.followUp(m, c, who, in)
 	})
 }
@@ -171,7 +171,7 @@ func (s *Service) followUp(m house.Moment, c *Case, who Person, in FollowUpInput
 	case in.Silent:
 		next, again := casework.Silence(r.Silent()+1, m.Today)
 		f.Next, c.AskOn = next, again.String()
-		text = "no answer; ask again " + spokenDay(c.AskOn, m.Today)
+		text = "no answer; ask again " + SpokenDay(c.AskOn, m.Today)
 		if next != nil {
 			text = "no answer again: telephone"
 		}
@@ -213,7 +213,7 @@ func (s *Service) canBeOutgrown(c *Case) bool {
 // days; step up and switch also ask for another remedy; look again keeps only
 // what was seen.
 func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
-	return s.change(ctx, who, id, from, "round", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "round", func(_ house.Moment, c *Case) (string, error) {
 		if c.Now().Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
 		}
@@ -241,7 +241,7 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, in
 	if !who.May(people.CloseCases) {
 		return View{}, ErrForbidden
 	}
-	return s.change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
 		return s.closed(m, c, who, in)
 	})
 }
@@ -271,7 +271,7 @@ func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (
 	if !who.May(people.ReopenCases) {
 		return View{}, ErrForbidden
 	}
-	return s.change(ctx, who, id, from, "reopen", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "reopen", func(_ house.Moment, c *Case) (string, error) {
 		if c.Closing == nil {
 			return "", fault.New("", "the case is not closed", "nothing to do")
 		}

@@ -37,7 +37,7 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, i
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
 	}
-	return s.change(ctx, who, id, from, "look", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "look", func(m house.Moment, c *Case) (string, error) {
 		if l.State != "" {
 			if err := s.Engine().Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
 				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {

@@ -134,7 +134,7 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, on
 	}
 	msg := store.Message{
 		ID: NewID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: Titles[kind] + ", " + c.Number, State: "waiting",
-		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": spokenDay(c.AskOn, m.Today), "what": what}),
+		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": SpokenDay(c.AskOn, m.Today), "what": what}),
 		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
 	}
 	out, err := s.Store.OptedOut(ctx, msg.Reach)

@@ -39,7 +39,7 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if err != nil {
 		return View{}, err
 	}
-	return s.change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
 		if err := mayAddPhoto(c); err != nil {
 			return "", err
 		}
@@ -86,7 +86,7 @@ func photoName(s string) string {
 
 // DropPhoto takes a picture off the case; undo brings it back.
 func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int, photoID string) (View, error) {
-	return s.change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound
@@ -139,7 +139,7 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 		marks.Leaf = &casefile.LeafShare{Asked: *in.Leaf, Found: found}
 		said = append(said, "sick: "+found.Text)
 	}
-	return s.change(ctx, who, id, from, "photo", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(m house.Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound

@@ -104,7 +104,7 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 }
 
 func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow, error) {
-	a, err := s.ask(r, today)
+	a, err := s.AskAbout(r, today)
 	if err != nil {
 		return RoundRow{}, err
 	}
@@ -155,7 +155,7 @@ func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int)
 	case "call", "refer":
 		return View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
 	default:
-		return s.change(ctx, who, id, from, "round", func(m house.Moment, c *Case) (string, error) {
+		return s.Change(ctx, who, id, from, "round", func(m house.Moment, c *Case) (string, error) {
 			c.Begin()
 			c.Clear(casework.Reopens[move], true)
 			if move != "repeat" {

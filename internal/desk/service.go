@@ -51,7 +51,6 @@ type Service struct {
 
 	reading chan struct{} // one reading of a large file at a time
 	settled experience
-	surged  surged
 	Begun   time.Time                      // since when this program runs
 	written atomic.Pointer[knowledge.Base] // the book as its files have it
 	book    atomic.Pointer[book]

@@ -67,11 +67,11 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 		}
 		switch st := casework.Stage(r.Stage); st {
 		case casework.Ready:
-			out.Ready = append(out.Ready, s.tag(r))
+			out.Ready = append(out.Ready, s.TagOf(r))
 		case casework.Waiting, casework.Bench:
-			out.NotYet = append(out.NotYet, NotYet{s.tag(r), "still on the bench"})
+			out.NotYet = append(out.NotYet, NotYet{s.TagOf(r), "still on the bench"})
 		case casework.Review:
-			out.NotYet = append(out.NotYet, NotYet{s.tag(r), "waits for an advisor's word"})
+			out.NotYet = append(out.NotYet, NotYet{s.TagOf(r), "waits for an advisor's word"})
 		}
 	}
 	with := []string{}

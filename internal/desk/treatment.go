@@ -97,7 +97,7 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.from(air), *sit.TempC)}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.WeatherFrom(air), *sit.TempC)}
 	switch {
 	case c.Intake.Place == "indoors":
 		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
@@ -135,7 +135,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 	if len(ids) == 0 {
 		return View{}, fault.New("remedies", "nothing is chosen", `choose at least one; "leave it and watch" is one`)
 	}
-	return s.change(ctx, who, id, from, "remedy", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(m house.Moment, c *Case) (string, error) {
 		if err := s.mayUse(m, c, ids); err != nil {
 			return "", err
 		}
@@ -184,7 +184,7 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 	if option != "" && x.Option(option) == nil {
 		return View{}, fault.New("option", fmt.Sprintf("%q is not an answer to it", option), "use one of its options, or none for the house's own")
 	}
-	return s.change(ctx, who, id, from, "remedy", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(_ house.Moment, c *Case) (string, error) {
 		next := map[string]string{}
 		for k, v := range c.Schools {
 			next[k] = v
@@ -204,4 +204,12 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 		}
 		return text, nil
 	})
+}
+
+// from says who a day's weather is from.
+func (s *Service) WeatherFrom(d weather.Day) string {
+	if d.From != "" {
+		return "hours from " + d.From
+	}
+	return s.Weather.Kind()
 }

@@ -166,6 +166,6 @@ func firstOf(x casefile.SheetDay) string {
 }
 
 // movedToday are the cases whose days the weather moved since midnight.
-func (s *Service) movedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
+func (s *Service) MovedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
 	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

@@ -9,6 +9,7 @@ import (
 	"botanik/core/weather"
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
+	overviewroom "botanik/internal/overview"
 	"botanik/internal/people"
 
 	"github.com/stretchr/testify/assert"
@@ -151,7 +152,7 @@ func uids(text string) []string {
 	return out
 }
 
-func notices(t desk.Today) []string {
+func notices(t overviewroom.Today) []string {
 	out := []string{}
 	for _, n := range t.Notices {
 		out = append(out, n.Kind)

@@ -27,7 +27,7 @@ type VerdictInput struct {
 // advisor; one that replaces another keeps the reason for the change.
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
-	return s.change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
 		if c.Now().Handover != nil && !who.May(people.ChangeHanded) {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
@@ -104,7 +104,7 @@ func (s *Service) Review(ctx context.Context, who Person, id string, from int, a
 		return View{}, ErrForbidden
 	}
 	note = humanise.Text(note)
-	return s.change(ctx, who, id, from, "review", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "review", func(_ house.Moment, c *Case) (string, error) {
 		if c.Verdict == nil || !c.Verdict.NeedsReview {
 			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")
 		}

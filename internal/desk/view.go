@@ -192,7 +192,7 @@ func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 	return f
 }
 
-func (s *Service) tag(r store.Case) Tag {
+func (s *Service) TagOf(r store.Case) Tag {
 	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
 	if k := s.Base().Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
@@ -200,10 +200,10 @@ func (s *Service) tag(r store.Case) Tag {
 	return t
 }
 
-func (s *Service) tags(rows []store.Case) []Tag {
+func (s *Service) TagsOf(rows []store.Case) []Tag {
 	out := make([]Tag, 0, len(rows))
 	for _, r := range rows {
-		out = append(out, s.tag(r))
+		out = append(out, s.TagOf(r))
 	}
 	return out
 }
@@ -232,4 +232,27 @@ func (s *Service) undoable(ctx context.Context, id string) (store.Event, bool, e
 		}
 	}
 	return store.Event{}, false, nil
+}
+
+// Keeper is whose case it is.
+type Keeper struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+}
+
+// keeper names whose case it is; nil while nobody took it.
+func (s *Service) keeper(ctx context.Context, d *casefile.Doc) (*Keeper, error) {
+	if d.Keeper == "" {
+		return nil, nil //nolint:nilnil // nobody's is an answer
+	}
+	accounts, err := s.Store.Accounts(ctx)
+	if err != nil {
+		return nil, err
+	}
+	for _, a := range accounts {
+		if a.ID == d.Keeper {
+			return &Keeper{a.ID, a.Name}, nil
+		}
+	}
+	return &Keeper{d.Keeper, "somebody of before"}, nil
 }

@@ -9,6 +9,7 @@ import (
 	"botanik/core/dosage"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	overviewroom "botanik/internal/overview"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -61,9 +62,9 @@ func TestWhoseCaseItIs(t *testing.T) {
 		last  string
 		says  string
 	}{{brann, ansel.ID, today, next, "role"}, {ansel, ansel.ID, next, today, "last"}, {ansel, ansel.ID, "tomorrow", next, "first"}, {ansel, ansel.ID, "2020-01-01", "2020-02-01", "last"}, {odile, "nobody", today, next, "account"}, {ansel, ansel.ID, today, "2099-01-01", "last"}} {
-		require.ErrorContains(t, b.SetAway(ctx, c.who, c.acc, desk.AwayDays{First: c.first, Last: c.last}), c.says)
+		require.ErrorContains(t, b.SetAway(ctx, c.who, c.acc, overviewroom.AwayDays{First: c.first, Last: c.last}), c.says)
 	}
-	require.NoError(t, b.SetAway(ctx, ansel, ansel.ID, desk.AwayDays{First: today, Last: next}))
+	require.NoError(t, b.SetAway(ctx, ansel, ansel.ID, overviewroom.AwayDays{First: today, Last: next}))
 	b.now = b.now.AddDate(0, 0, 5)
 	w, err = b.Workload(ctx)
 	require.NoError(t, err)
@@ -119,7 +120,7 @@ func TestADayIsSummedUp(t *testing.T) {
 	assert.Equal(t, 4, d.Named[0].N)
 	assert.Len(t, d.Left, 1)
 	assert.Equal(t, 3, d.Waits.N)
-	assert.Equal(t, []desk.DayOfPerson{{Name: "ansel", In: 4, Looked: 4, Handed: 3}, {Name: "brann", Asked: 2}}, d.By)
+	assert.Equal(t, []overviewroom.DayOfPerson{{Name: "ansel", In: 4, Looked: 4, Handed: 3}, {Name: "brann", Asked: 2}}, d.By)
 	next, err := b.Day(ctx, "")
 	require.NoError(t, err)
 	assert.Equal(t, 1, next.Brought)

@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"botanik/internal/desk"
+	"botanik/internal/overview"
 	"botanik/internal/records"
 )
 
@@ -40,7 +41,7 @@ type giveAllBody struct {
 
 type awayBody struct {
 	Account string `json:"account" maxLength:"40"`
-	desk.AwayDays
+	overview.AwayDays
 }
 
 type awayEndBody struct {
@@ -89,28 +90,28 @@ type byPerson struct {
 
 func (s *Server) workloadRoutes() {
 	change(s, "give-case", http.MethodPost, "/keeper", "Make a case somebody else's", func(ctx context.Context, p desk.Person, id string, from int, b giveBody) (desk.View, error) {
-		return s.desk.GiveTo(ctx, p, id, from, b.To)
+		return s.overview.GiveTo(ctx, p, id, from, b.To)
 	})
-	get(s, "workload", "workload", "/workload", "Whose cases are whose, and who is away", func(ctx context.Context, _ *none) (desk.Workload, error) { return s.desk.Workload(ctx) })
+	get(s, "workload", "workload", "/workload", "Whose cases are whose, and who is away", func(ctx context.Context, _ *none) (overview.Workload, error) { return s.overview.Workload(ctx) })
 	ask(s, "give-all", "workload", "/workload/give", "Give all open cases of somebody to another", func(ctx context.Context, in *struct{ Body giveAllBody }) (countBody, error) {
-		n, err := s.desk.GiveAll(ctx, who(ctx), in.Body.From, in.Body.To)
+		n, err := s.overview.GiveAll(ctx, who(ctx), in.Body.From, in.Body.To)
 		return countBody{n}, err
 	})
-	ask(s, "set-away", "workload", "/workload/away", "Write down on which days somebody is not there", func(ctx context.Context, in *struct{ Body awayBody }) (desk.Workload, error) {
-		if err := s.desk.SetAway(ctx, who(ctx), in.Body.Account, in.Body.AwayDays); err != nil {
-			return desk.Workload{}, err
+	ask(s, "set-away", "workload", "/workload/away", "Write down on which days somebody is not there", func(ctx context.Context, in *struct{ Body awayBody }) (overview.Workload, error) {
+		if err := s.overview.SetAway(ctx, who(ctx), in.Body.Account, in.Body.AwayDays); err != nil {
+			return overview.Workload{}, err
 		}
-		return s.desk.Workload(ctx)
+		return s.overview.Workload(ctx)
 	})
-	ask(s, "end-away", "workload", "/workload/away/end", "Take such days back", func(ctx context.Context, in *struct{ Body awayEndBody }) (desk.Workload, error) {
-		if err := s.desk.EndAway(ctx, who(ctx), in.Body.Account, in.Body.First); err != nil {
-			return desk.Workload{}, err
+	ask(s, "end-away", "workload", "/workload/away/end", "Take such days back", func(ctx context.Context, in *struct{ Body awayEndBody }) (overview.Workload, error) {
+		if err := s.overview.EndAway(ctx, who(ctx), in.Body.Account, in.Body.First); err != nil {
+			return overview.Workload{}, err
 		}
-		return s.desk.Workload(ctx)
+		return s.overview.Workload(ctx)
 	})
 	get(s, "day", "workload", "/day", "What a day at the desk was", func(ctx context.Context, in *struct {
 		Day string `query:"day" maxLength:"10" doc:"YYYY-MM-DD; today when left out"`
-	}) (desk.DaySummary, error) {
-		return s.desk.Day(ctx, in.Day)
+	}) (overview.DaySummary, error) {
+		return s.overview.Day(ctx, in.Day)
 	})
 }

@@ -18,6 +18,7 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/overview"
 	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -186,7 +187,7 @@ func (s *Server) vocabulary() Vocabulary {
 }
 
 func (s *Server) readRoutes() {
-	get(s, "today", "cases", "/today", "The counter: trays, who to ask, notices", func(ctx context.Context, _ *none) (desk.Today, error) { return s.desk.Today(ctx) })
+	get(s, "today", "cases", "/today", "The counter: trays, who to ask, notices", func(ctx context.Context, _ *none) (overview.Today, error) { return s.overview.Today(ctx) })
 	s.vocabularyRoute()
 	get(s, "cause", "herbarium", "/causes/{id}", "One cause with its whole text", func(_ context.Context, in *byID) (knowledge.Cause, error) {
 		c := s.desk.Base().Cause(in.ID)

@@ -9,6 +9,7 @@ import (
 
 	"botanik/internal/desk"
 	"botanik/internal/house"
+	"botanik/internal/overview"
 	"botanik/internal/people"
 	"botanik/internal/records"
 
@@ -53,8 +54,8 @@ type seasonIn struct {
 }
 
 func (s *Server) seasonRoutes() {
-	get(s, "season", "season", "/season", "What came in over some weeks, what was done and what came of it", func(ctx context.Context, in *seasonIn) (desk.Season, error) {
-		return s.desk.SeasonOf(ctx, in.From, in.To)
+	get(s, "season", "season", "/season", "What came in over some weeks, what was done and what came of it", func(ctx context.Context, in *seasonIn) (overview.Season, error) {
+		return s.overview.SeasonOf(ctx, in.From, in.To)
 	})
 	get(s, "find", "season", "/find", "Cases by words and by what they are", func(ctx context.Context, in *findIn) (desk.FoundCases, error) {
 		return s.desk.Find(ctx, desk.FindInput(*in))

@@ -22,6 +22,7 @@ import (
 	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
+	"botanik/internal/overview"
 	"botanik/internal/people"
 	"botanik/internal/photo"
 	"botanik/internal/practice"
@@ -64,6 +65,7 @@ type Server struct {
 	API      huma.API
 	desk     *desk.Service
 	records  *records.Service
+	overview *overview.Service
 	practice *practice.Service
 	people   *people.Service
 	log      *slog.Logger
@@ -76,7 +78,7 @@ type Server struct {
 
 // New builds the app over a desk with its records.
 func New(r *records.Service, p *people.Service, opts Options) *Server {
-	s := &Server{desk: r.Service, records: r, practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
+	s := &Server{desk: r.Service, records: r, overview: overview.New(r.Service), practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

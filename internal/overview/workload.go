@@ -1,4 +1,4 @@
-package desk
+package overview
 
 import (
 	"cmp"
@@ -9,21 +9,15 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
-	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
 
-// Keeper is whose case it is.
-type Keeper struct {
-	ID   string `json:"id"`
-	Name string `json:"name"`
-}
-
 // Load is what somebody has in hand.
 type Load struct {
-	Keeper
+	desk.Keeper
 	Role  string       `json:"role,omitempty"`
 	Bench int          `json:"bench" doc:"on the bench, with who reviews, or ready"`
 	Out   int          `json:"out" doc:"out at growers"`
@@ -35,7 +29,7 @@ type Load struct {
 
 // KeptByThem is an open case in the list of who keeps it.
 type KeptByThem struct {
-	Tag
+	desk.Tag
 	What string `json:"what"`
 }
 
@@ -76,11 +70,11 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 	if err != nil {
 		return Workload{}, err
 	}
-	out := Workload{People: []Load{}, Nobodys: Load{Keeper: Keeper{Name: "nobody"}, Away: []AwayDays{}, Cases: []KeptByThem{}}}
+	out := Workload{People: []Load{}, Nobodys: Load{Keeper: desk.Keeper{Name: "nobody"}, Away: []AwayDays{}, Cases: []KeptByThem{}}}
 	of := map[string]*Load{}
 	for _, a := range accounts {
 		if a.Active {
-			out.People = append(out.People, Load{Keeper: Keeper{a.ID, a.Name}, Role: a.Role, Away: []AwayDays{}, Cases: []KeptByThem{}})
+			out.People = append(out.People, Load{Keeper: desk.Keeper{ID: a.ID, Name: a.Name}, Role: a.Role, Away: []AwayDays{}, Cases: []KeptByThem{}})
 		}
 	}
 	for i := range out.People {
@@ -106,7 +100,7 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 			return Workload{}, err
 		}
 		for _, r := range rows {
-			a, err := s.ask(r, m.Today)
+			a, err := s.AskAbout(r, m.Today)
 			if err != nil {
 				return Workload{}, err
 			}
@@ -139,17 +133,17 @@ func (s *Service) keeperOf(ctx context.Context, m house.Moment, id string) (stor
 	}
 	for _, x := range away {
 		if x.Account == id && x.First <= m.Today.String() {
-			return store.Account{}, fault.New("to", fmt.Sprintf("%s is away until %s", accounts[i].Name, spokenDay(x.Last, m.Today)), "give it to somebody who is there")
+			return store.Account{}, fault.New("to", fmt.Sprintf("%s is away until %s", accounts[i].Name, desk.SpokenDay(x.Last, m.Today)), "give it to somebody who is there")
 		}
 	}
 	return accounts[i], nil
 }
 
 // GiveTo makes a case somebody else's; a trainee gives only their own. Errors name to.
-func (s *Service) GiveTo(ctx context.Context, who Person, id string, from int, to string) (View, error) {
-	return s.change(ctx, who, id, from, "keeper", func(m house.Moment, c *Case) (string, error) {
+func (s *Service) GiveTo(ctx context.Context, who desk.Person, id string, from int, to string) (desk.View, error) {
+	return s.Change(ctx, who, id, from, "keeper", func(m house.Moment, c *desk.Case) (string, error) {
 		if !who.May(people.GiveNobodys) && c.Keeper != who.ID {
-			return "", ErrForbidden
+			return "", desk.ErrForbidden
 		}
 		a, err := s.keeperOf(ctx, m, to)
 		if err != nil {
@@ -162,9 +156,9 @@ func (s *Service) GiveTo(ctx context.Context, who Person, id string, from int, t
 
 // GiveAll makes all open cases of somebody another's, all or none. One gives one's own and
 // nobody's; a coordinator anybody's. It answers how many there were.
-func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int, error) {
+func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string) (int, error) {
 	if who.ID != from && !who.May(people.GiveAnybodys) && (from != "" || !who.May(people.GiveNobodys)) {
-		return 0, ErrForbidden
+		return 0, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
@@ -174,13 +168,13 @@ func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int
 	if err != nil {
 		return 0, err
 	}
-	rows, err := s.Store.KeptBy(ctx, from, MostOfOne)
+	rows, err := s.Store.KeptBy(ctx, from, desk.MostOfOne)
 	if err != nil {
 		return 0, err
 	}
 	writes := []store.Write{}
 	for _, r := range rows {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ house.Moment, c *Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ house.Moment, c *desk.Case) (string, error) {
 			c.Keeper = a.ID
 			return "given to " + a.Name, nil
 		})
@@ -196,9 +190,9 @@ func (s *Service) GiveAll(ctx context.Context, who Person, from, to string) (int
 
 // SetAway writes down on which days somebody is not there: oneself, or, for a coordinator,
 // anybody. Errors name account, first or last.
-func (s *Service) SetAway(ctx context.Context, who Person, account string, days AwayDays) error {
+func (s *Service) SetAway(ctx context.Context, who desk.Person, account string, days AwayDays) error {
 	if who.ID != account && !who.May(people.AwayOthers) {
-		return ErrForbidden
+		return desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
@@ -235,30 +229,13 @@ func (s *Service) SetAway(ctx context.Context, who Person, account string, days 
 }
 
 // EndAway takes such a stretch back. Errors name first.
-func (s *Service) EndAway(ctx context.Context, who Person, account, first string) error {
+func (s *Service) EndAway(ctx context.Context, who desk.Person, account, first string) error {
 	if who.ID != account && !who.May(people.AwayOthers) {
-		return ErrForbidden
+		return desk.ErrForbidden
 	}
 	err := s.Store.EndAway(ctx, account, first)
-	if errors.Is(err, ErrNotFound) {
+	if errors.Is(err, desk.ErrNotFound) {
 		return fault.New("first", "no days away begin then", "look which are written down")
 	}
 	return err
-}
-
-// keeper names whose case it is; nil while nobody took it.
-func (s *Service) keeper(ctx context.Context, d *casefile.Doc) (*Keeper, error) {
-	if d.Keeper == "" {
-		return nil, nil //nolint:nilnil // nobody's is an answer
-	}
-	accounts, err := s.Store.Accounts(ctx)
-	if err != nil {
-		return nil, err
-	}
-	for _, a := range accounts {
-		if a.ID == d.Keeper {
-			return &Keeper{a.ID, a.Name}, nil
-		}
-	}
-	return &Keeper{d.Keeper, "somebody of before"}, nil
 }

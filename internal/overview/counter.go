@@ -1,4 +1,4 @@
-package desk
+package overview
 
 import (
 	"context"
@@ -11,19 +11,10 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/store"
 )
-
-// Ask is a grower to be asked how it went.
-type Ask struct {
-	Tag
-	When    string `json:"when"` // today, 3 days late
-	Late    int    `json:"late"`
-	Contact string `json:"contact,omitempty"`
-	What    string `json:"what"` // what was done, what was counted before
-	Call    bool   `json:"call"` // silent twice: telephone
-}
 
 // Notice is something the whole desk should know today.
 type Notice struct {
@@ -35,17 +26,17 @@ type Notice struct {
 
 // Today is the counter.
 type Today struct {
-	Desk    string   `json:"desk"`
-	Date    string   `json:"date"`
-	Brought int      `json:"brought"`
-	Longest int      `json:"longestMinutes"`
-	Waiting []Tag    `json:"waiting"`
-	Bench   []Tag    `json:"bench"`
-	Ready   []Tag    `json:"ready"`
-	Ask     []Ask    `json:"ask"`
-	Notices []Notice `json:"notices"`
-	Weather string   `json:"weather"`
-	Counts  Counts   `json:"counts" doc:"how many there are in all; the trays show the oldest"`
+	Desk    string     `json:"desk"`
+	Date    string     `json:"date"`
+	Brought int        `json:"brought"`
+	Longest int        `json:"longestMinutes"`
+	Waiting []desk.Tag `json:"waiting"`
+	Bench   []desk.Tag `json:"bench"`
+	Ready   []desk.Tag `json:"ready"`
+	Ask     []desk.Ask `json:"ask"`
+	Notices []Notice   `json:"notices"`
+	Weather string     `json:"weather"`
+	Counts  Counts     `json:"counts" doc:"how many there are in all; the trays show the oldest"`
 }
 
 // Counts of the trays.
@@ -68,23 +59,23 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	if err != nil {
 		return Today{}, err
 	}
-	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []Ask{}, Weather: s.forecast(air)}
+	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []desk.Ask{}, Weather: s.forecast(air)}
 	midnight := m.Today.Midnight(m.Clock)
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
 	}
 	for _, t := range []struct {
-		into   *[]Tag
+		into   *[]desk.Tag
 		stages []casework.Stage
 		count  *int
 	}{{&out.Waiting, []casework.Stage{casework.Waiting}, &out.Counts.Waiting}, {&out.Bench, []casework.Stage{casework.Bench, casework.Review}, &out.Counts.Bench}, {&out.Ready, []casework.Stage{casework.Ready}, &out.Counts.Ready}} {
-		*t.into = []Tag{}
+		*t.into = []desk.Tag{}
 		for _, st := range t.stages {
 			rows, n, err := s.Store.Tray(ctx, string(st), trayLimit)
 			if err != nil {
 				return Today{}, err
 			}
-			*t.into = append(*t.into, s.tags(rows)...)
+			*t.into = append(*t.into, s.TagsOf(rows)...)
 			*t.count += n
 		}
 	}
@@ -99,7 +90,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	}
 	out.Counts.Ask = due
 	for _, r := range rows {
-		a, err := s.ask(r, m.Today)
+		a, err := s.AskAbout(r, m.Today)
 		if err != nil {
 			return Today{}, err
 		}
@@ -108,46 +99,12 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	return out, s.notices(ctx, &out, m)
 }
 
-// from says who a day's weather is from.
-func (s *Service) from(d weather.Day) string {
-	if d.From != "" {
-		return "hours from " + d.From
-	}
-	return s.Weather.Kind()
-}
-
 func (s *Service) forecast(d weather.Day) string {
 	if !d.Known {
 		return "No weather is known for today: House rules name a station, or bring its file."
 	}
-	from := s.from(d)
+	from := s.WeatherFrom(d)
 	return strings.ToUpper(from[:1]) + from[1:] + ": " + d.Text() + "."
-}
-
-func (s *Service) ask(r store.Case, day civil.Day) (Ask, error) {
-	c, err := CaseOf(r)
-	if err != nil {
-		return Ask{}, err
-	}
-	a := Ask{Tag: s.tag(r), Contact: c.Intake.Contact}
-	if on, err := civil.Parse(r.AskOn); err == nil {
-		a.When, a.Late = casework.Due(on, day)
-	}
-	round := c.Now()
-	switch {
-	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
-		last := s.Base().Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
-		a.What = a.CauseName
-		if last != nil {
-			a.What += " · " + last.Name
-		}
-	case a.CauseName != "":
-		a.What = a.CauseName + " · sent on"
-	default:
-		a.What = "undetermined · sent on"
-	}
-	a.Call = round.Silent() >= casework.SilencesToCall
-	return a, nil
 }
 
 // notices: regulated suspects on the bench, a surge of one cause this week
@@ -188,7 +145,7 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment) error
 	if why := s.Weather.Trouble(); why != "" {
 		out.Notices = append(out.Notices, Notice{Kind: "weather", Bold: "The weather station is not heard.", Text: why + ". Look outside before anything is sprayed."})
 	}
-	moved, err := s.movedToday(ctx, m)
+	moved, err := s.MovedToday(ctx, m)
 	if err != nil {
 		return err
 	}
@@ -244,7 +201,7 @@ func (s *Service) wetAhead(m house.Moment, out *Today) error {
 		return err
 	}
 	for _, x := range s.Base().Infections {
-		with := []Tag{}
+		with := []desk.Tag{}
 		for _, t := range watched {
 			if slices.Contains(x.Causes, t.Cause) && !remedy.Sheltered(t.Place) {
 				with = append(with, t)

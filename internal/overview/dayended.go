@@ -1,4 +1,4 @@
-package desk
+package overview
 
 import (
 	"cmp"
@@ -11,6 +11,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/season"
+	"botanik/internal/desk"
 	"botanik/internal/store"
 )
 
@@ -31,7 +32,7 @@ type DaySummary struct {
 	Waits season.Waits  `json:"waits" doc:"minutes from bag to page, of those brought and handed over on this day"`
 	Named []DayCount    `json:"named" doc:"what the samples of the day were, the most first"`
 	By    []DayOfPerson `json:"by" doc:"who did what"`
-	Left  []Tag         `json:"left" doc:"brought in on this day and not handed over yet"`
+	Left  []desk.Tag    `json:"left" doc:"brought in on this day and not handed over yet"`
 }
 
 // DayCount is how many samples of a day were one thing.
@@ -66,7 +67,7 @@ func (s *Service) Day(ctx context.Context, iso string) (DaySummary, error) {
 	if err != nil {
 		return DaySummary{}, err
 	}
-	out := DaySummary{Day: day.String(), Name: day.Long(), Desk: m.Name, Before: day.Add(-1).String(), Named: []DayCount{}, By: []DayOfPerson{}, Left: []Tag{}}
+	out := DaySummary{Day: day.String(), Name: day.Long(), Desk: m.Name, Before: day.Add(-1).String(), Named: []DayCount{}, By: []DayOfPerson{}, Left: []desk.Tag{}}
 	if day.Before(m.Today) {
 		out.After = day.Add(1).String()
 	}
@@ -85,7 +86,7 @@ func (s *Service) sumUp(out *DaySummary, deeds []store.Deed) {
 	handed := map[string]bool{}
 	for _, d := range deeds {
 		p := by[d.Who]
-		if p == nil && d.Who != TheGrower.Name && d.Who != TheWeather.Name {
+		if p == nil && d.Who != desk.TheGrower.Name && d.Who != desk.TheWeather.Name {
 			p = &DayOfPerson{Name: d.Who}
 			by[d.Who], looked[d.Who] = p, map[string]bool{}
 		}
@@ -127,7 +128,7 @@ func (s *Service) sumUp(out *DaySummary, deeds []store.Deed) {
 		d := in[id]
 		named[d.Cause]++
 		if !handed[id] && d.Stage != "closed" && d.Stage != "handed" && d.Stage != "referred" {
-			out.Left = append(out.Left, s.tag(store.Case{ID: d.CaseID, Number: d.Number, Plant: d.Plant, Stage: d.Stage, Cause: d.Cause, Degree: d.Degree, CreatedAt: d.CreatedAt}))
+			out.Left = append(out.Left, s.TagOf(store.Case{ID: d.CaseID, Number: d.Number, Plant: d.Plant, Stage: d.Stage, Cause: d.Cause, Degree: d.Degree, CreatedAt: d.CreatedAt}))
 		}
 	}
 	for cause, n := range named {

@@ -1,4 +1,4 @@
-package desk
+package overview
 
 import (
 	"cmp"
@@ -348,7 +348,7 @@ func (s *Service) surges(ctx context.Context, day civil.Day) ([]season.Surge, er
 	if err != nil {
 		return nil, err
 	}
-	x := &s.surged
+	x := &s.kept
 	x.mu.Lock()
 	defer x.mu.Unlock()
 	if x.is == nil || x.day != day || x.gen != gen {
