@@ -18,13 +18,14 @@ var outside = []string{"net", "os", "log", "database", "io/fs", "math/rand", "cr
 
 // arrows between the rooms: what each may lean on. Nothing runs back up.
 var arrows = map[string][]string{
-	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/camera", "internal/demo", "internal/gateway", "internal/desk", "internal/records", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store", "internal/guard", "internal/bounded"},
-	"internal/httpapi":           {"core", "internal/calendar", "internal/camera", "internal/casefile", "internal/desk", "internal/overview", "internal/practice", "internal/records", "internal/hourly", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber", "internal/bounded"},
+	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/camera", "internal/demo", "internal/gateway", "internal/desk", "internal/loop", "internal/records", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store", "internal/guard", "internal/bounded"},
+	"internal/httpapi":           {"core", "internal/calendar", "internal/camera", "internal/casefile", "internal/desk", "internal/loop", "internal/overview", "internal/practice", "internal/records", "internal/hourly", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber", "internal/bounded"},
 	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/overview", "internal/records", "internal/house", "internal/people"},
 	"internal/desk":              {"core", "internal/air", "internal/casefile", "internal/gateway", "internal/handout", "internal/hourly", "internal/house", "internal/interchange", "internal/people", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
 	"internal/records":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/interchange", "internal/people", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
 	"internal/practice":          {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/store"},
 	"internal/overview":          {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/store"},
+	"internal/loop":              {"core", "internal/casefile", "internal/desk", "internal/gateway", "internal/handout", "internal/house", "internal/people", "internal/store"},
 	"internal/handout":           {"core", "internal/casefile", "internal/house"},
 	"internal/house":             {"core", "internal/air", "internal/camera", "internal/gateway", "internal/people", "internal/store", "internal/schema", "internal/device"},
 	"internal/people":            {"core", "internal/store"},
@@ -46,7 +47,7 @@ var arrows = map[string][]string{
 	"herbarium/pack":             {"herbarium"},
 	"herbarium":                  {"core", "internal/bounded"},
 	"internal/httpapi/humafiber": {},
-	"internal/httpapi/grower":    {"internal/calendar", "internal/desk"},
+	"internal/httpapi/grower":    {"internal/calendar", "internal/desk", "internal/loop"},
 	"web":                        {},
 }
 

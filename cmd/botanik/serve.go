@@ -25,6 +25,7 @@ import (
 	"botanik/internal/gateway"
 	"botanik/internal/guard"
 	"botanik/internal/httpapi"
+	"botanik/internal/loop"
 	"botanik/internal/people"
 	"botanik/internal/records"
 	"botanik/internal/simulated"
@@ -148,12 +149,12 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, s
 		id, _, err := o.desk.House.Identity(ctx)
 		return id.ScopeCamera, err
 	})
-	s := httpapi.New(o.desk, o.people, opts)
+	s, growers := httpapi.New(o.desk, o.people, opts), loop.New(o.desk.Service)
 	ctx, stop := context.WithCancel(cmd.Context())
 	var going sync.WaitGroup
 	for _, loop := range []func(){
-		func() { watchWeather(ctx, o.desk.Service, opts.Log) },
-		func() { carry(ctx, o.desk.Service, standIn, opts.Log) },
+		func() { watchWeather(ctx, growers, opts.Log) },
+		func() { carry(ctx, growers, standIn, opts.Log) },
 		func() { copyByTheClock(ctx, o.desk, opts.Log) },
 		func() { sweep(ctx, o.desk, opts.Log) },
 	} {
@@ -168,7 +169,7 @@ func listen(cmd *cobra.Command, ln net.Listener, o open, opts httpapi.Options, s
 const turnEvery = 20 * time.Minute
 
 // watchWeather moves days whose weather turned, from the start and every so often.
-func watchWeather(ctx context.Context, d *desk.Service, log *slog.Logger) {
+func watchWeather(ctx context.Context, d *loop.Service, log *slog.Logger) {
 	for tick := time.NewTicker(turnEvery); ; {
 		guard.Each(ctx, log, "days could not be held against the weather", func() error {
 			n, err := d.TurnOfWeather(ctx)
@@ -231,7 +232,7 @@ const carryEvery = 10 * time.Second
 
 // carry hands messages to the gateway the house names; where it names none, to the stand-in,
 // or nowhere.
-func carry(ctx context.Context, d *desk.Service, standIn bool, log *slog.Logger) {
+func carry(ctx context.Context, d *loop.Service, standIn bool, log *slog.Logger) {
 	var by http.Handler
 	if standIn {
 		by = simulated.NewGateway()

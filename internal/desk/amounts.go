@@ -79,7 +79,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, m
 		}
 		text += ", " + mixed.Volume + " of mix"
 		if mix.WithDays {
-			days, err := s.keepDays(m, c, who, DaysInput{})
+			days, err := s.KeepDays(m, c, who, DaysInput{})
 			if err != nil {
 				return "", err
 			}

@@ -16,6 +16,7 @@ import (
 	"botanik/core/fault"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
+	"botanik/internal/people"
 	"botanik/internal/store"
 )
 
@@ -64,7 +65,7 @@ var benchKinds = []string{"look", "verdict", "act", "remedy", "mix", "dose", "da
 
 // changed is a change of a case that is worked out and not written yet.
 type changed struct {
-	c     Case
+	Case  Case
 	Write store.Write
 	Same  bool // nothing changed: no empty line in the story
 }
@@ -85,10 +86,10 @@ func (s *Service) Change(ctx context.Context, who Person, id string, from int, k
 		if err := s.Store.SetCases(ctx, x.Write); err != nil {
 			return View{}, err
 		}
-		x.c.Version = from + 1
+		x.Case.Version = from + 1
 	}
 	// What was written stands, even when whoever asked has gone meanwhile.
-	return s.view(context.WithoutCancel(ctx), m, &x.c)
+	return s.ViewOf(context.WithoutCancel(ctx), m, &x.Case)
 }
 
 // workOut is change without the writing.
@@ -118,7 +119,7 @@ func (s *Service) WorkOut(ctx context.Context, m house.Moment, who Person, id st
 	s.prepared(who, kind, &c)
 	if c.Keeper == "" && slices.Contains(benchKinds, kind) && who.Login != "" {
 		if now, err := casefile.Encode(c.Doc); err != nil || now == was { // what changed nothing takes nothing
-			return changed{c: c, Same: true}, err
+			return changed{Case: c, Same: true}, err
 		}
 		c.Keeper = who.ID
 	}
@@ -333,4 +334,12 @@ func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
 	}
 	a.Call = round.Silent() >= casework.SilencesToCall
 	return a, nil
+}
+
+// TheWeather is who moves a day when nobody did.
+var TheWeather = Person{ID: "weather", Name: "the weather", Role: people.Advisor}
+
+// movedToday are the cases whose days the weather moved since midnight.
+func (s *Service) MovedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
+	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

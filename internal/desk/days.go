@@ -45,8 +45,8 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	p, t := s.planning(m), plan.Task{}
-	if t, err = s.task(m, &c, in.TempC); err != nil {
+	p, t := s.Planning(m), plan.Task{}
+	if t, err = s.TaskOf(m, &c, in.TempC); err != nil {
 		return DaysPlan{}, err
 	}
 	days, err := s.planDays(m, &c, t, in)
@@ -58,13 +58,13 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 }
 
 // planning is the moment as core/plan takes it.
-func (s *Service) planning(m house.Moment) plan.Moment {
+func (s *Service) Planning(m house.Moment) plan.Moment {
 	return plan.Moment{Book: s.Base(), Rules: m.Rules, Sky: s.Weather, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
 }
 
 // task is what is done on days to a case's plant, where it stands so warm as somebody just
 // read, or as they read when the days were kept. Errors name remedy or tempC.
-func (s *Service) task(m house.Moment, c *Case, tempC *float64) (plan.Task, error) {
+func (s *Service) TaskOf(m house.Moment, c *Case, tempC *float64) (plan.Task, error) {
 	r := c.Now()
 	if r.Treatment == nil {
 		return plan.Task{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
@@ -73,7 +73,7 @@ func (s *Service) task(m house.Moment, c *Case, tempC *float64) (plan.Task, erro
 	if err != nil {
 		return plan.Task{}, err
 	}
-	t := plan.Task{Cause: s.cause(c), Remedy: s.repeated(c), Chosen: r.Treatment.Remedies, Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
+	t := plan.Task{Cause: s.CauseOf(c), Remedy: s.repeated(c), Chosen: r.Treatment.Remedies, Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
 	if tempC != nil {
 		return t, plan.CheckWarm(sit.Place, *tempC)
 	}
@@ -84,7 +84,7 @@ func (s *Service) task(m house.Moment, c *Case, tempC *float64) (plan.Task, erro
 }
 
 func (s *Service) planDays(m house.Moment, c *Case, t plan.Task, in DaysInput) (casefile.Days, error) {
-	p := s.planning(m)
+	p := s.Planning(m)
 	var d plan.Days
 	var err error
 	if len(in.On) > 0 {
@@ -105,12 +105,12 @@ func (s *Service) planDays(m house.Moment, c *Case, t plan.Task, in DaysInput) (
 	if was := c.Now().Days; len(in.On) > 0 && was != nil && was.Start == out.Start {
 		out.Test = was.Test // the patch test before the first day, as it was told
 	}
-	out.Beside = s.beside(m, c, out)
+	out.Beside = s.Beside(m, c, out)
 	return out, nil
 }
 
 // beside is what else was chosen, around the days of what is sprayed.
-func (s *Service) beside(m house.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
+func (s *Service) Beside(m house.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
 	var out []casefile.BesideDays
 	for _, x := range remedy.Around(s.Base(), m.Rules, s.repeated(c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
 		b := casefile.BesideDays{Remedy: x.Remedy, Name: x.Name, Why: x.Why, On: []string{}}
@@ -135,14 +135,14 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 		}))
 	}
 	if r.Days != nil {
-		t, err := s.task(m, c, nil)
+		t, err := s.TaskOf(m, c, nil)
 		l.AddErr("", err)
 		days := r.Days.Planned()
 		if len(days) != len(r.Days.On) {
 			l.Add("days", "one of the days is none", "set the days anew")
 		}
 		if err == nil {
-			l.AddErr("", s.planning(m).StillHolds(t, days))
+			l.AddErr("", s.Planning(m).StillHolds(t, days))
 		}
 	}
 	return l.Err()
@@ -156,13 +156,13 @@ func (s *Service) repeated(c *Case) *knowledge.Remedy {
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
 	return s.Change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
-		return s.keepDays(m, c, who, in)
+		return s.KeepDays(m, c, who, in)
 	})
 }
 
 // keepDays works the days out, writes them into the round and says so.
-func (s *Service) keepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
-	t, err := s.task(m, c, in.TempC)
+func (s *Service) KeepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
+	t, err := s.TaskOf(m, c, in.TempC)
 	if err != nil {
 		return "", err
 	}

@@ -12,6 +12,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	looproom "botanik/internal/loop"
 	overviewroom "botanik/internal/overview"
 	practiceroom "botanik/internal/practice"
 	recordroom "botanik/internal/records"
@@ -28,6 +29,7 @@ type bench struct {
 	*records
 	*practice
 	*overview
+	*loop
 	t   testing.TB
 	now time.Time
 	who desk.Person
@@ -40,11 +42,12 @@ type (
 	records  = recordroom.Service
 	practice = practiceroom.Service
 	overview = overviewroom.Service
+	loop     = looproom.Service
 )
 
 // runs sits down at a desk.
 func (b *bench) runs(d *desk.Service) {
-	b.Service, b.records, b.practice, b.overview = d, recordroom.New(d), practiceroom.New(d), overviewroom.New(d)
+	b.Service, b.records, b.practice, b.overview, b.loop = d, recordroom.New(d), practiceroom.New(d), overviewroom.New(d), looproom.New(d)
 }
 
 func open(t testing.TB) *bench {

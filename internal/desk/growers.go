@@ -6,8 +6,11 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"net/mail"
+	"regexp"
 	"slices"
 	"strings"
+	"time"
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
@@ -54,7 +57,7 @@ func (s *Service) Growers(ctx context.Context, words string) ([]Grower, error) {
 }
 
 // person finds a grower by id; the error names a field.
-func (s *Service) person(ctx context.Context, field, id string) (store.Grower, error) {
+func (s *Service) PersonNamed(ctx context.Context, field, id string) (store.Grower, error) {
 	g, err := s.Store.GrowerBy(ctx, id)
 	if errors.Is(err, ErrNotFound) {
 		return g, fault.New(field, "is nobody this desk knows", "look them up by name; they may have been written under another one, or taken out")
@@ -73,7 +76,7 @@ func (s *Service) NamePerson(ctx context.Context, m house.Moment, in, was *casef
 		return nil
 	}
 	if in.Person != "" && (was == nil || in.Person != was.Person) {
-		g, err := s.person(ctx, "person", in.Person)
+		g, err := s.PersonNamed(ctx, "person", in.Person)
 		if err == nil && !strings.EqualFold(g.Name, in.Grower) {
 			err = fault.New("person", fmt.Sprintf("is %s and not %s", g.Name, in.Grower), "leave the person out for somebody new")
 		}
@@ -165,7 +168,7 @@ func (s *Service) CasesOf(ctx context.Context, who Person, id string) (store.Gro
 	if !who.May(people.HandlePersons) {
 		return store.Grower{}, nil, ErrForbidden
 	}
-	g, err := s.person(ctx, "person", id)
+	g, err := s.PersonNamed(ctx, "person", id)
 	if err != nil {
 		return g, nil, err
 	}
@@ -183,7 +186,7 @@ func (s *Service) MergeGrowers(ctx context.Context, who Person, from, into strin
 	if from == into {
 		return 0, fault.New("into", "is the same person", "choose the one the cases belong to")
 	}
-	other, err := s.person(ctx, "into", into)
+	other, err := s.PersonNamed(ctx, "into", into)
 	if err != nil {
 		return 0, err
 	}
@@ -271,4 +274,52 @@ func SaidIn(d *casefile.Doc) []string {
 		out = append(out, d.Closing.Note)
 	}
 	return slices.DeleteFunc(out, func(t string) bool { return t == "" })
+}
+
+// Sent is a message to a grower, and how far it has come.
+type Sent struct {
+	ID    string    `json:"id"`
+	Case  string    `json:"case"`
+	Kind  string    `json:"kind" enum:"page,moved,ask"`
+	Reach string    `json:"reach"`
+	Text  string    `json:"text"`
+	State string    `json:"state" enum:"waiting,sending,sent,delivered,failed,bounced,answered,held"`
+	Said  string    `json:"said,omitempty"`
+	Tries int       `json:"tries"`
+	At    time.Time `json:"at"`
+}
+
+func sent(m store.Message) Sent {
+	return Sent{m.ID, m.CaseID, m.Kind, m.Reach, m.Body, m.State, m.Said, m.Tries, store.Moment(m.ChangedAt)}
+}
+
+// MessageTitles are the kinds of messages, and what stands over each.
+var MessageTitles = map[string]string{"page": "Your plant page", "moved": "The days have moved", "ask": "How is your plant"}
+
+// Messages of a case, the oldest first; the newest of all where none is named.
+func (s *Service) Messages(ctx context.Context, caseID string) ([]Sent, error) {
+	rows, err := s.Store.Messages(ctx, caseID, 100)
+	out := []Sent{}
+	for _, m := range rows {
+		out = append(out, sent(m))
+	}
+	return out, err
+}
+
+var phone = regexp.MustCompile(`\+?[0-9][0-9 ()/.-]{2,}[0-9]`)
+
+// ReachOf finds in what a grower gave the address a message can go to: a mail address, else
+// a telephone number. Empty where there is none.
+func ReachOf(contact string) string {
+	for _, w := range strings.FieldsFunc(contact, func(r rune) bool { return r == ' ' || r == ',' || r == ';' || r == '<' || r == '>' }) {
+		if a, err := mail.ParseAddress(w); err == nil {
+			return strings.ToLower(a.Address)
+		}
+	}
+	return strings.Map(func(r rune) rune {
+		if r == '+' || r >= '0' && r <= '9' {
+			return r
+		}
+		return -1
+	}, phone.FindString(contact))
 }

@@ -31,12 +31,12 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	sheet, err := s.sheet(m, &c)
+	sheet, err := s.SheetOf(m, &c)
 	handout.Illustrate(&sheet)
 	return sheet, err
 }
 
-func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
+func (s *Service) SheetOf(m house.Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
 	}
@@ -51,11 +51,11 @@ func (s *Service) sheet(m house.Moment, c *Case) (casefile.Sheet, error) {
 // chosen is checked once more, because a day, the house or the law may have
 // changed since.
 func (s *Service) HandOver(ctx context.Context, who Person, id string, from int) (View, error) {
-	return s.Change(ctx, who, id, from, "handover", s.handingOver(who, nil))
+	return s.Change(ctx, who, id, from, "handover", s.HandingOver(who, nil))
 }
 
 // handingOver hands one case over, together with others of the same grower.
-func (s *Service) handingOver(who Person, with []string) edit {
+func (s *Service) HandingOver(who Person, with []string) edit {
 	return func(m house.Moment, c *Case) (string, error) {
 		f, r := s.Facts(&c.Doc), c.Now()
 		if f.HandedOver {
@@ -88,9 +88,9 @@ func (s *Service) handingOver(who Person, with []string) edit {
 		r.Trainee = false // whoever hands it over answers for it
 		r.Handover = &casefile.Handover{By: who.Name, At: m.Now, Token: token, AskOn: c.AskOn, With: with}
 		if r.Treatment != nil && !f.Refer {
-			r.Given = s.given(m, c)
+			r.Given = s.GivenOn(m, c)
 		}
-		sheet, err := s.sheet(m, c)
+		sheet, err := s.SheetOf(m, c)
 		if err != nil {
 			return "", err
 		}
@@ -104,7 +104,7 @@ func (s *Service) handingOver(who Person, with []string) edit {
 }
 
 // given lists what this round puts on the plant, for the waits of the next.
-func (s *Service) given(m house.Moment, c *Case) []casefile.Treated {
+func (s *Service) GivenOn(m house.Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
 	r := c.Now()
 	for _, id := range r.Treatment.Remedies {
@@ -151,12 +151,12 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
 	return s.Change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
-		return s.followUp(m, c, who, in)
+		return s.FollowUpOn(m, c, who, in)
 	})
 }
 
 // followUp writes into the round what was told, judges it and names the next move.
-func (s *Service) followUp(m house.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
+func (s *Service) FollowUpOn(m house.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
 	r := c.Now()
 	if r.Handover == nil || c.Closing != nil {
 		return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
@@ -197,7 +197,7 @@ func (s *Service) followUp(m house.Moment, c *Case, who Person, in FollowUpInput
 }
 
 func (s *Service) borne(c *Case, after float64) bool {
-	k := s.cause(c)
+	k := s.CauseOf(c)
 	return after == 0 || k != nil && k.Tolerable.PerUnit > 0 && after <= k.Tolerable.PerUnit
 }
 

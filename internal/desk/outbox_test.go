@@ -11,6 +11,7 @@ import (
 	"botanik/internal/desk"
 	"botanik/internal/gateway"
 	"botanik/internal/house"
+	looproom "botanik/internal/loop"
 	"botanik/internal/people"
 	"botanik/internal/simulated"
 
@@ -94,7 +95,7 @@ func TestWhoGetsNoMessage(t *testing.T) {
 	p, err := b.PageByToken(ctx, b.v.Page.Token)
 	require.NoError(t, err)
 	assert.True(t, p.Written)
-	require.NoError(t, b.Tell(ctx, b.v.Page.Token, desk.TellInput{NoMessages: true}))
+	require.NoError(t, b.Tell(ctx, b.v.Page.Token, looproom.TellInput{NoMessages: true}))
 	p, err = b.PageByToken(ctx, b.v.Page.Token)
 	require.NoError(t, err)
 	assert.False(t, p.Written)

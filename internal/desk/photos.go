@@ -32,15 +32,15 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if c.Version != from {
 		return View{}, ErrStale
 	}
-	if err := mayAddPhoto(&c); err != nil {
+	if err := MayAddPhoto(&c); err != nil {
 		return View{}, err
 	}
-	p, keep, err := s.cleaned(ctx, who, id, name, data)
+	p, keep, err := s.Cleaned(ctx, who, id, name, data)
 	if err != nil {
 		return View{}, err
 	}
 	return s.Change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
-		if err := mayAddPhoto(c); err != nil {
+		if err := MayAddPhoto(c); err != nil {
 			return "", err
 		}
 		c.Photos = append(slices.Clone(c.Photos), p)
@@ -49,7 +49,7 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 }
 
 // cleaned is a picture drawn anew, as the case lists it and as it is kept.
-func (s *Service) cleaned(ctx context.Context, who Person, id, name string, data []byte) (casefile.Photo, store.Photo, error) {
+func (s *Service) Cleaned(ctx context.Context, who Person, id, name string, data []byte) (casefile.Photo, store.Photo, error) {
 	pic, err := photo.Clean(ctx, data)
 	if err != nil {
 		return casefile.Photo{}, store.Photo{}, err
@@ -58,7 +58,7 @@ func (s *Service) cleaned(ctx context.Context, who Person, id, name string, data
 	return p, store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}, nil
 }
 
-func mayAddPhoto(c *Case) error {
+func MayAddPhoto(c *Case) error {
 	if len(c.Photos) >= MaxPhotos {
 		return fault.New("photo", fmt.Sprintf("the case has %d pictures already", MaxPhotos), "take one away first")
 	}

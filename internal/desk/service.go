@@ -46,6 +46,10 @@ type Service struct {
 	// takes none.
 	Books func(folder string) (*knowledge.Base, error)
 
+	// WeatherChanged is asked when other hours count than before; the room that moves days sets
+	// it. Nil where none does.
+	WeatherChanged func(context.Context) error
+
 	// Log hears what goes wrong beside requests; nil when nobody listens.
 	Log *slog.Logger
 
@@ -180,7 +184,7 @@ type Case struct {
 }
 
 // cause is what the case's verdict names, nil when it names none.
-func (s *Service) cause(c *Case) *knowledge.Cause {
+func (s *Service) CauseOf(c *Case) *knowledge.Cause {
 	if c.Verdict == nil {
 		return nil
 	}

@@ -11,6 +11,7 @@ import (
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
+	"botanik/core/season"
 	"botanik/core/weather"
 	"botanik/internal/casefile"
 	"botanik/internal/house"
@@ -77,7 +78,7 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if a.Worked, err = s.worked(ctx, c.Verdict.Cause); err != nil || len(chosen) == 0 {
 		return a, err
 	}
-	a.Combine, a.Apart = remedy.Choose(s.Base(), s.cause(&c), a.Advice, sit, chosen)
+	a.Combine, a.Apart = remedy.Choose(s.Base(), s.CauseOf(&c), a.Advice, sit, chosen)
 	return a, nil
 }
 
@@ -212,4 +213,22 @@ func (s *Service) WeatherFrom(d weather.Day) string {
 		return "hours from " + d.From
 	}
 	return s.Weather.Kind()
+}
+
+// WorkedHere is what came of a remedy at this desk.
+type WorkedHere struct {
+	Remedy string `json:"remedy"`
+	season.Worked
+}
+
+// worked is what came of each remedy against a cause here.
+func (s *Service) worked(ctx context.Context, cause string) ([]WorkedHere, error) {
+	rows, err := s.Store.WorkedAgainst(ctx, cause)
+	out := []WorkedHere{}
+	for _, r := range rows {
+		if w, ok := season.WorkedHere(r.Better, r.N); ok {
+			out = append(out, WorkedHere{r.Remedy, w})
+		}
+	}
+	return out, err
 }

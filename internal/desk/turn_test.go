@@ -9,6 +9,7 @@ import (
 	"botanik/core/weather"
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
+	looproom "botanik/internal/loop"
 	overviewroom "botanik/internal/overview"
 	"botanik/internal/people"
 
@@ -119,7 +120,7 @@ func TestWhatWasDoneIsNotMoved(t *testing.T) {
 	n, err := b.TurnOfWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n, "the evening is over, and the day was good")
-	require.NoError(t, b.Tell(ctx, b.v.Page.Token, desk.TellInput{Done: []string{first}}))
+	require.NoError(t, b.Tell(ctx, b.v.Page.Token, looproom.TellInput{Done: []string{first}}))
 	air.wet[first] = true
 	n, err = b.TurnOfWeather(ctx)
 	require.NoError(t, err)

@@ -85,10 +85,10 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	return s.view(ctx, m, &c)
+	return s.ViewOf(ctx, m, &c)
 }
 
-func (s *Service) view(ctx context.Context, m house.Moment, c *Case) (View, error) {
+func (s *Service) ViewOf(ctx context.Context, m house.Moment, c *Case) (View, error) {
 	rank, err := s.rank(ctx, m, c)
 	if err != nil {
 		return View{}, err

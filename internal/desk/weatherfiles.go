@@ -107,8 +107,10 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 	if err := s.Store.AddWeather(ctx, f, hours); err != nil {
 		return nil, err
 	}
-	if _, err := s.TurnOfWeather(ctx); err != nil {
-		return nil, err
+	if s.WeatherChanged != nil {
+		if err := s.WeatherChanged(ctx); err != nil {
+			return nil, err
+		}
 	}
 	return s.WeatherFiles(ctx)
 }

@@ -27,7 +27,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 	if err != nil {
 		return Weighed{}, err
 	}
-	k := s.cause(&c)
+	k := s.CauseOf(&c)
 	if k == nil {
 		return Weighed{}, fault.New("verdict", "there is no verdict to hold a count against", "settle the verdict first")
 	}
@@ -163,7 +163,7 @@ func youngMonths(m house.Moment, k *knowledge.Cause) []int {
 
 // firstYoung is the next month in which they do, 0 where none is known.
 func (s *Service) firstYoung(m house.Moment, c *Case) int {
-	k := s.cause(c)
+	k := s.CauseOf(c)
 	if k == nil {
 		return 0
 	}
@@ -207,7 +207,7 @@ const (
 // lastYear says of the same trouble of this grower's on the same plant, the year
 // before; empty where there was none.
 func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string, error) {
-	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, mostEarlier)
+	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, MostEarlier)
 	if err != nil {
 		return "", err
 	}
@@ -222,7 +222,7 @@ func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string
 }
 
 // mostEarlier cases of one grower that are looked through.
-const mostEarlier = 50
+const MostEarlier = 50
 
 // stagesSeen are the stages of a pest that a look already found.
 func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {

@@ -9,6 +9,7 @@ import (
 	"botanik/core/dosage"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	looproom "botanik/internal/loop"
 	overviewroom "botanik/internal/overview"
 	"botanik/internal/store"
 
@@ -135,7 +136,7 @@ func TestADayIsSummedUp(t *testing.T) {
 }
 
 // ready brings a case of a grower to where it may be handed over.
-func (b *bench) ready(in casefile.Intake, at time.Duration) desk.Which {
+func (b *bench) ready(in casefile.Intake, at time.Duration) looproom.Which {
 	b.t.Helper()
 	b.now = b.now.Add(at)
 	b.known(in, "two-spotted-mite")
@@ -143,7 +144,7 @@ func (b *bench) ready(in casefile.Intake, at time.Duration) desk.Which {
 	b.keep(b.SetTreatment(ctx, b.who, b.v.ID, b.v.Version, []string{"soap"}, ""))
 	b.keep(b.SetMix(ctx, b.who, b.v.ID, b.v.Version, desk.MixBody{MixInput: dosage.MixInput{Volume: "1 L", Spoons: "metric"}}))
 	b.keep(b.SetDays(ctx, b.who, b.v.ID, b.v.Version, desk.DaysInput{Count: 2}))
-	return desk.Which{ID: b.v.ID, Version: b.v.Version}
+	return looproom.Which{ID: b.v.ID, Version: b.v.Version}
 }
 
 // Several plants of one grower go over the counter at once: all or none, with one list of
@@ -163,24 +164,24 @@ func TestSeveralCasesInOneHandOver(t *testing.T) {
 	other.Grower = "Rhona Tice"
 	foreign := b.ready(other, time.Minute)
 	b.known(in, "two-spotted-mite")
-	unready := desk.Which{ID: b.v.ID, Version: b.v.Version}
+	unready := looproom.Which{ID: b.v.ID, Version: b.v.Version}
 
 	seen, err := b.Together(ctx, one.ID)
 	require.NoError(t, err)
 	require.Len(t, seen.Ready, 1)
 	assert.Equal(t, two.ID, seen.Ready[0].ID)
 	require.Len(t, seen.NotYet, 1)
-	for says, bad := range map[string][]desk.Which{"another grower": {one, foreign}, "cases[1]": {one, unready}, "twice": {one, one}, "hand over 2": {one}} {
+	for says, bad := range map[string][]looproom.Which{"another grower": {one, foreign}, "cases[1]": {one, unready}, "twice": {one, one}, "hand over 2": {one}} {
 		_, err := b.HandOverTogether(ctx, b.who, bad)
 		require.ErrorContains(t, err, says)
 	}
-	_, err = b.HandOverTogether(ctx, b.who, []desk.Which{one, {ID: two.ID, Version: two.Version - 1}})
+	_, err = b.HandOverTogether(ctx, b.who, []looproom.Which{one, {ID: two.ID, Version: two.Version - 1}})
 	require.ErrorIs(t, err, desk.ErrStale)
 	still, err := b.View(ctx, one.ID)
 	require.NoError(t, err)
 	require.Nil(t, still.Handover, "all or none")
 
-	b.keep(b.HandOverTogether(ctx, b.who, []desk.Which{one, two}))
+	b.keep(b.HandOverTogether(ctx, b.who, []looproom.Which{one, two}))
 	assert.Equal(t, []string{one.ID, two.ID}, b.v.Handover.With)
 	got, err := b.Together(ctx, two.ID)
 	require.NoError(t, err)

@@ -7,6 +7,7 @@ import (
 	"botanik/core/differential"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	"botanik/internal/loop"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -121,13 +122,13 @@ func (s *Server) caseRoutes() {
 	})
 	change(s, "close", http.MethodPost, "/close", "Close the case", s.desk.Close)
 	change(s, "end-page", http.MethodPost, "/page/end", "Take the grower's address back", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
-		return s.desk.EndPage(ctx, p, id, from)
+		return s.loop.EndPage(ctx, p, id, from)
 	})
 	change(s, "take-next", http.MethodPost, "/next", "Take the next step that is advised, its days set with it", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
-		return s.desk.TakeNext(ctx, p, id, from)
+		return s.loop.TakeNext(ctx, p, id, from)
 	})
-	get(s, "rounds", "cases", "/rounds", "Every follow-up: answered, to telephone, late, due, moved by the weather, soon", func(ctx context.Context, _ *none) (desk.Rounds, error) {
-		return s.desk.Rounds(ctx)
+	get(s, "rounds", "cases", "/rounds", "Every follow-up: answered, to telephone, late, due, moved by the weather, soon", func(ctx context.Context, _ *none) (loop.Rounds, error) {
+		return s.loop.Rounds(ctx)
 	})
 	change(s, "reopen", http.MethodPost, "/reopen", "Open a closed case again", func(ctx context.Context, p desk.Person, id string, from int, _ none) (desk.View, error) {
 		return s.desk.Reopen(ctx, p, id, from)

@@ -16,6 +16,7 @@ import (
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/grower"
+	"botanik/internal/loop"
 	"botanik/internal/people"
 	"botanik/internal/photo"
 
@@ -36,7 +37,7 @@ func (s *Server) showGrower(c fiber.Ctx, said grower.Said) error {
 	// The address itself is the key, and goes nowhere else; the form on it says that it comes from here.
 	c.Set("Referrer-Policy", "same-origin")
 	var out bytes.Buffer
-	page, err := s.desk.PageByToken(c.Context(), c.Params("token"))
+	page, err := s.loop.PageByToken(c.Context(), c.Params("token"))
 	switch {
 	case err == nil:
 		err = grower.Write(&out, page, said, nonce)
@@ -66,7 +67,7 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 	token := c.Params("token")
 	said := grower.Said{}
 	// Only what exists is counted: addresses that somebody makes up cost nobody's page its turn.
-	if _, err := s.desk.PageByToken(c.Context(), token); errors.Is(err, desk.ErrNotFound) {
+	if _, err := s.loop.PageByToken(c.Context(), token); errors.Is(err, desk.ErrNotFound) {
 		return s.showGrower(c, said)
 	}
 	form, err := c.MultipartForm()
@@ -83,7 +84,7 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 	}
 	said.Word, said.Counts, said.Note, said.Done, said.NoMessages = one("word"), one("counts"), one("note"), form.Value["done"], one("nomessages") != ""
 	said.Sent = true
-	in := desk.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, said.Done...), NoMessages: said.NoMessages}
+	in := loop.TellInput{Word: said.Word, Counts: said.Counts, Note: said.Note, Done: append([]string{}, said.Done...), NoMessages: said.NoMessages}
 	if wait := s.tells.wait(token, s.desk.Now()); wait > 0 {
 		c.Status(http.StatusTooManyRequests)
 		said.Trouble = fmt.Sprintf("That is very much at once. Wait %d minutes, or telephone.", int(wait.Minutes())+1)
@@ -100,7 +101,7 @@ func (s *Server) growerTells(c fiber.Ctx) error {
 			return err
 		}
 	}
-	err = s.desk.Tell(c.Context(), token, in)
+	err = s.loop.Tell(c.Context(), token, in)
 	switch {
 	case err == nil:
 		return c.Redirect().Status(http.StatusSeeOther).To("/p/" + token + "?told=1#told")
@@ -175,7 +176,7 @@ func (t *tellLimit) wait(token string, now time.Time) time.Duration {
 
 // growerDays answers the days of the page as a calendar, by the same address.
 func (s *Server) growerDays(c fiber.Ctx) error {
-	sheet, err := s.desk.SheetByToken(c.Context(), c.Params("token"))
+	sheet, err := s.loop.SheetByToken(c.Context(), c.Params("token"))
 	if errors.Is(err, desk.ErrNotFound) || err == nil && !calendar.Dated(sheet) {
 		return fiber.ErrNotFound
 	}
@@ -205,7 +206,7 @@ func (s *Server) calendarFeed(c fiber.Ctx) error {
 	if !ok {
 		return fiber.ErrNotFound
 	}
-	name, forDesk, sheets, err := s.desk.FeedSheets(c.Context(), token)
+	name, forDesk, sheets, err := s.loop.FeedSheets(c.Context(), token)
 	if errors.Is(err, desk.ErrNotFound) {
 		return fiber.ErrNotFound
 	}

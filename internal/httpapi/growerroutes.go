@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"botanik/internal/desk"
+	"botanik/internal/loop"
 	"botanik/internal/overview"
 	"botanik/internal/records"
 )
@@ -27,7 +28,7 @@ type splitBody struct {
 }
 
 type togetherBody struct {
-	Cases []desk.Which `json:"cases" minItems:"2" maxItems:"12" doc:"the one that is answered first"`
+	Cases []loop.Which `json:"cases" minItems:"2" maxItems:"12" doc:"the one that is answered first"`
 }
 
 type giveBody struct {
@@ -75,11 +76,11 @@ func (s *Server) growerRoutes() {
 	ask(s, "split-grower", "growers", "/growers/split", "Some cases of a person are another's (coordinator)", func(ctx context.Context, in *struct{ Body splitBody }) (desk.Grower, error) {
 		return s.desk.SplitGrower(ctx, who(ctx), in.Body.Person, in.Body.Name, in.Body.Contact, in.Body.Cases)
 	})
-	get(s, "together", "cases", "/cases/{id}/together", "What else of this grower's could be handed over, and what was, with one list of days and of what to buy", func(ctx context.Context, in *byID) (desk.Together, error) {
-		return s.desk.Together(ctx, in.ID)
+	get(s, "together", "cases", "/cases/{id}/together", "What else of this grower's could be handed over, and what was, with one list of days and of what to buy", func(ctx context.Context, in *byID) (loop.Together, error) {
+		return s.loop.Together(ctx, in.ID)
 	})
 	ask(s, "hand-over-together", "cases", "/handover-together", "Hand several cases of one grower over, all or none", func(ctx context.Context, in *struct{ Body togetherBody }) (desk.View, error) {
-		return s.desk.HandOverTogether(ctx, who(ctx), in.Body.Cases)
+		return s.loop.HandOverTogether(ctx, who(ctx), in.Body.Cases)
 	})
 	s.workloadRoutes()
 }

@@ -26,13 +26,13 @@ func (s *Server) messageRoutes() {
 		ID   string `path:"id" maxLength:"40"`
 		Body sendBody
 	}) ([]desk.Sent, error) {
-		return s.desk.Send(ctx, who(ctx), in.ID, in.Body.Kind)
+		return s.loop.Send(ctx, who(ctx), in.ID, in.Body.Kind)
 	})
 	register(s, s.asking(), http.MethodPut, "no-messages", "messages", "/cases/{id}/messages/none", "Keep that this grower wants no messages, or take that back", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body noneBody
 	}) (noneBody, error) {
-		return in.Body, s.desk.NoMessages(ctx, who(ctx), in.ID, in.Body.None)
+		return in.Body, s.loop.NoMessages(ctx, who(ctx), in.ID, in.Body.None)
 	})
 	huma.Register(s.reading(), huma.Operation{OperationID: "templates", Method: http.MethodGet, Path: "/templates", Summary: "The words of messages", Tags: []string{"messages"}},
 		func(ctx context.Context, _ *none) (*out[house.Templates], error) {

@@ -222,7 +222,7 @@ func (s *Server) readRoutes() {
 	register(s, s.public(), http.MethodGet, "page", "grower", "/page/{token}", "The grower's own page, without an account", func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"64"`
 	}) (casefile.Sheet, error) {
-		return s.desk.SheetByToken(ctx, in.Token)
+		return s.loop.SheetByToken(ctx, in.Token)
 	})
 }
 

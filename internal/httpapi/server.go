@@ -22,6 +22,7 @@ import (
 	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
+	"botanik/internal/loop"
 	"botanik/internal/overview"
 	"botanik/internal/people"
 	"botanik/internal/photo"
@@ -66,6 +67,7 @@ type Server struct {
 	desk     *desk.Service
 	records  *records.Service
 	overview *overview.Service
+	loop     *loop.Service
 	practice *practice.Service
 	people   *people.Service
 	log      *slog.Logger
@@ -78,7 +80,7 @@ type Server struct {
 
 // New builds the app over a desk with its records.
 func New(r *records.Service, p *people.Service, opts Options) *Server {
-	s := &Server{desk: r.Service, records: r, overview: overview.New(r.Service), practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
+	s := &Server{desk: r.Service, records: r, loop: loop.New(r.Service), overview: overview.New(r.Service), practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

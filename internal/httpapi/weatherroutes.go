@@ -9,6 +9,7 @@ import (
 	"botanik/core/sprayday"
 	"botanik/internal/desk"
 	"botanik/internal/hourly"
+	"botanik/internal/loop"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -56,19 +57,19 @@ func (s *Server) weatherRoutes() {
 	ask(s, "winter", "spray days", "/spray-days/winter", "A dormant programme: whether last year deserves one, tasks, sprays and their days", func(ctx context.Context, in *struct{ Body desk.WinterAsk }) (remedy.WinterPlan, error) {
 		return s.desk.Winter(ctx, in.Body)
 	})
-	get(s, "feeds", "calendar", "/calendars", "Private addresses of calendars that are open", func(ctx context.Context, _ *none) ([]desk.Feed, error) {
-		return s.desk.Feeds(ctx, who(ctx))
+	get(s, "feeds", "calendar", "/calendars", "Private addresses of calendars that are open", func(ctx context.Context, _ *none) ([]loop.Feed, error) {
+		return s.loop.Feeds(ctx, who(ctx))
 	})
 	ask(s, "open-feed", "calendar", "/calendars", "Open a private address of a calendar: the desk's, or one grower's", func(ctx context.Context, in *struct {
 		Body struct {
 			Person string `json:"person,omitempty" maxLength:"40" doc:"which grower, by id; the desk's calendar when left out"`
 		}
-	}) (desk.Feed, error) {
-		return s.desk.OpenFeed(ctx, who(ctx), in.Body.Person)
+	}) (loop.Feed, error) {
+		return s.loop.OpenFeed(ctx, who(ctx), in.Body.Person)
 	})
 	register(s, s.asking(), http.MethodDelete, "end-feed", "calendar", "/calendars/{token}", "End a private address", func(ctx context.Context, in *struct {
 		Token string `path:"token" maxLength:"60"`
-	}) ([]desk.Feed, error) {
-		return s.desk.EndFeed(ctx, who(ctx), in.Token)
+	}) ([]loop.Feed, error) {
+		return s.loop.EndFeed(ctx, who(ctx), in.Token)
 	})
 }

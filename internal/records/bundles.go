@@ -114,7 +114,7 @@ const (
 func sound(list []store.Message) []store.Message {
 	return slices.DeleteFunc(list, func(m store.Message) bool {
 		return !plainID.MatchString(m.ID) || !plainID.MatchString(m.CaseID) || m.Once == "" || len(m.Once) > mostBody || len(m.Reach) > mostReach || len(m.Body) > mostBody || len(m.Subject) > mostReach || len(m.Said) > mostBody ||
-			desk.Titles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
+			desk.MessageTitles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
 	})
 }
 

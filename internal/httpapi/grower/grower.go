@@ -8,7 +8,7 @@ import (
 	"strings"
 
 	"botanik/internal/calendar"
-	"botanik/internal/desk"
+	"botanik/internal/loop"
 )
 
 //go:embed page.html
@@ -47,7 +47,7 @@ type Said struct {
 }
 
 // Write draws a page. Whatever a person typed stays text.
-func Write(w io.Writer, p desk.GrowerPage, said Said, nonce string) error {
+func Write(w io.Writer, p loop.GrowerPage, said Said, nonce string) error {
 	return draw(w, &p, said, nonce)
 }
 
@@ -56,7 +56,7 @@ func Missing(w io.Writer, trouble, nonce string) error {
 	return draw(w, nil, Said{Trouble: trouble}, nonce)
 }
 
-func draw(w io.Writer, p *desk.GrowerPage, said Said, nonce string) error {
+func draw(w io.Writer, p *loop.GrowerPage, said Said, nonce string) error {
 	in := map[string]any{"Sheet": nil, "Said": said, "Trouble": said.Trouble, "Nonce": nonce, "Calendar": false, "Style": template.CSS(style)} //nolint:gosec // our own file, no input
 	if p != nil {
 		if said.Sent {

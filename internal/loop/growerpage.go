@@ -1,4 +1,4 @@
-package desk
+package loop
 
 import (
 	"context"
@@ -12,6 +12,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/handout"
 	"botanik/internal/house"
 	"botanik/internal/people"
@@ -51,18 +52,18 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	if a := c.Now().Act; a != nil {
 		out.Leaves = len(a.Counts)
 	}
-	if reach := ReachOf(c.Intake.Contact); reach != "" {
+	if reach := desk.ReachOf(c.Intake.Contact); reach != "" {
 		none, err := s.Store.OptedOut(ctx, reach)
 		if err != nil {
 			return GrowerPage{}, err
 		}
 		out.Written = !none
 	}
-	if last := lastTold(&c); last != nil && last.By == TheGrower.Name { // what an advisor wrote down stays at the desk
+	if last := lastTold(&c); last != nil && last.By == desk.TheGrower.Name { // what an advisor wrote down stays at the desk
 		out.Told = strings.TrimSpace(strings.Join([]string{last.Word, last.Note}, " "))
 	}
 	if c.Page == nil { // of before pages were kept
-		out.Sheet, err = s.sheet(m, &c)
+		out.Sheet, err = s.SheetOf(m, &c)
 		handout.Illustrate(&out.Sheet)
 		return out, err
 	}
@@ -74,21 +75,21 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	return out, nil
 }
 
-func (s *Service) byToken(ctx context.Context, m house.Moment, token string) (Case, error) {
+func (s *Service) byToken(ctx context.Context, m house.Moment, token string) (desk.Case, error) {
 	if len(token) < 20 {
-		return Case{}, ErrNotFound
+		return desk.Case{}, desk.ErrNotFound
 	}
 	row, err := s.Store.CaseByToken(ctx, token)
 	if err != nil {
-		return Case{}, err
+		return desk.Case{}, err
 	}
-	c, err := CaseOf(row)
+	c, err := desk.CaseOf(row)
 	if err != nil {
-		return Case{}, err
+		return desk.Case{}, err
 	}
 	if p := c.Page; p != nil {
 		if until, err := civil.Parse(p.Until); p.Ended || err == nil && m.Today.After(until) {
-			return Case{}, ErrNotFound
+			return desk.Case{}, desk.ErrNotFound
 		}
 	}
 	return c, nil
@@ -130,8 +131,8 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 	if err != nil {
 		return err
 	}
-	if reach := ReachOf(c.Intake.Contact); in.NoMessages && reach != "" {
-		if err := s.Store.OptOut(ctx, reach, TheGrower.Name, true, s.Now()); err != nil {
+	if reach := desk.ReachOf(c.Intake.Contact); in.NoMessages && reach != "" {
+		if err := s.Store.OptOut(ctx, reach, desk.TheGrower.Name, true, s.Now()); err != nil {
 			return err
 		}
 	}
@@ -139,7 +140,7 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 		if c, err = s.byToken(ctx, m, token); err != nil {
 			return err
 		}
-		if err = s.tell(ctx, &c, in, told); !errors.Is(err, ErrStale) {
+		if err = s.tell(ctx, &c, in, told); !errors.Is(err, desk.ErrStale) {
 			return err
 		}
 	}
@@ -147,9 +148,9 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 }
 
 // heard reads what was told as a follow-up. Errors name word, counts, note or done.
-func heard(c *Case, in TellInput) (FollowUpInput, error) {
+func heard(c *desk.Case, in TellInput) (desk.FollowUpInput, error) {
 	var l fault.List
-	out := FollowUpInput{Word: in.Word, Note: humanise.Text(in.Note)}
+	out := desk.FollowUpInput{Word: in.Word, Note: humanise.Text(in.Note)}
 	if in.Word != "" && !slices.Contains([]string{"gone", "better", "same", "worse"}, in.Word) {
 		l.Add("word", "is none of the four", "choose gone, better, much the same or worse")
 	}
@@ -186,14 +187,14 @@ func heard(c *Case, in TellInput) (FollowUpInput, error) {
 }
 
 // tell writes all of it in one line of the story, or nothing.
-func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUpInput) error {
+func (s *Service) tell(ctx context.Context, c *desk.Case, in TellInput, told desk.FollowUpInput) error {
 	var photos []store.Photo
 	var pic casefile.Photo
 	if len(in.Photo) > 0 {
-		if err := mayAddPhoto(c); err != nil {
+		if err := desk.MayAddPhoto(c); err != nil {
 			return err
 		}
-		p, keep, err := s.cleaned(ctx, TheGrower, c.ID, in.Name, in.Photo)
+		p, keep, err := s.Cleaned(ctx, desk.TheGrower, c.ID, in.Name, in.Photo)
 		if err != nil {
 			return err
 		}
@@ -204,7 +205,7 @@ func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUp
 	if says || len(photos) > 0 {
 		kind = "followup"
 	}
-	_, err := s.Change(ctx, TheGrower, c.ID, c.Version, kind, func(m house.Moment, c *Case) (string, error) {
+	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m house.Moment, c *desk.Case) (string, error) {
 		lines := []string{}
 		if c.Page != nil && in.Done != nil {
 			p := *c.Page
@@ -222,7 +223,7 @@ func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUp
 			}
 		}
 		if says || len(photos) > 0 {
-			text, err := s.followUp(m, c, TheGrower, told)
+			text, err := s.FollowUpOn(m, c, desk.TheGrower, told)
 			if err != nil {
 				return "", err
 			}
@@ -235,11 +236,11 @@ func (s *Service) tell(ctx context.Context, c *Case, in TellInput, told FollowUp
 
 // EndPage takes a grower's address back: from then on it leads nowhere, and the next
 // hand-over gets another.
-func (s *Service) EndPage(ctx context.Context, who Person, id string, from int) (View, error) {
+func (s *Service) EndPage(ctx context.Context, who desk.Person, id string, from int) (desk.View, error) {
 	if !who.May(people.TakePageBack) {
-		return View{}, ErrForbidden
+		return desk.View{}, desk.ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "page", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "page", func(_ house.Moment, c *desk.Case) (string, error) {
 		if c.Page == nil || c.Page.Ended {
 			return "", fault.New("", "there is no page to take back", "hand it over first")
 		}

@@ -1,4 +1,4 @@
-package desk
+package loop
 
 import (
 	"context"
@@ -13,13 +13,10 @@ import (
 	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/house"
-	"botanik/internal/people"
 	"botanik/internal/store"
 )
-
-// TheWeather is who moves a day when nobody did.
-var TheWeather = Person{ID: "weather", Name: "the weather", Role: people.Advisor}
 
 // TurnOfWeather goes through the treatments of the coming days that were handed over, and
 // moves those whose weather turned bad: inside the label and the picking, said in the story
@@ -49,7 +46,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 		seen[row.CaseID] = true
 		ok, err := s.turn(ctx, m, row.CaseID)
 		switch {
-		case errors.Is(err, ErrStale):
+		case errors.Is(err, desk.ErrStale):
 		case err != nil:
 			troubles = errors.Join(troubles, fmt.Errorf("case %s: %w", row.Number, err))
 		case ok:
@@ -69,7 +66,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	x, err := s.WorkOut(ctx, m, TheWeather, id, c.Version, "weather", func(m house.Moment, c *Case) (string, error) {
+	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m house.Moment, c *desk.Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
 	if err != nil || x.Same {
@@ -81,7 +78,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	}
 	// The day is moved and its message written together, or neither: the next turn finds
 	// nothing to move, and would tell nobody.
-	msg, err := s.compose(ctx, m, &x.c, "moved", fmt.Sprintf("moved|%s|%d|%s", id, x.c.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
+	msg, err := s.compose(ctx, m, &x.Case, "moved", fmt.Sprintf("moved|%s|%d|%s", id, x.Case.Handed(), strings.Join(to, ",")), strings.Join(told, " "))
 	if err != nil {
 		return false, err
 	}
@@ -90,7 +87,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 }
 
 // turned is what the weather asks of the days of a case that was handed over.
-func (s *Service) turned(m house.Moment, c *Case) ([]lifecycle.Move, []civil.Day, error) {
+func (s *Service) turned(m house.Moment, c *desk.Case) ([]lifecycle.Move, []civil.Day, error) {
 	r := c.Now()
 	if r.Handover == nil || r.Days == nil || r.Treatment == nil || c.Closing != nil || c.Page == nil {
 		return nil, nil, nil
@@ -99,16 +96,16 @@ func (s *Service) turned(m house.Moment, c *Case) ([]lifecycle.Move, []civil.Day
 	before := *c
 	before.Rounds = slices.Clone(c.Rounds)
 	before.Rounds[len(before.Rounds)-1].Given = nil
-	t, err := s.task(m, &before, nil)
+	t, err := s.TaskOf(m, &before, nil)
 	if err != nil {
 		return nil, nil, err
 	}
-	return s.planning(m).Reschedule(t, r.Days.Planned(), func(d civil.Day) bool { return slices.Contains(c.Page.Done, d.String()) })
+	return s.Planning(m).Reschedule(t, r.Days.Planned(), func(d civil.Day) bool { return slices.Contains(c.Page.Done, d.String()) })
 }
 
 // putOff writes moved days into the round, what it put on, the day to ask and the grower's
 // page, and says so.
-func (s *Service) putOff(m house.Moment, c *Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
+func (s *Service) putOff(m house.Moment, c *desk.Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
 	r := c.Now()
 	was := r.Days.On
 	d := *r.Days
@@ -123,7 +120,7 @@ func (s *Service) putOff(m house.Moment, c *Case, moves []lifecycle.Move, days [
 	}
 	gone := func(on string) bool { return on < m.Today.String() }
 	d.Beside = nil
-	for _, x := range s.beside(m, c, d) { // what lies behind stays as it was
+	for _, x := range s.Beside(m, c, d) { // what lies behind stays as it was
 		for _, old := range r.Days.Beside {
 			if old.Remedy == x.Remedy {
 				past := slices.DeleteFunc(slices.Clone(old.On), func(on string) bool { return !gone(on) })
@@ -133,10 +130,10 @@ func (s *Service) putOff(m house.Moment, c *Case, moves []lifecycle.Move, days [
 		d.Beside = append(d.Beside, x)
 	}
 	r.Days = &d
-	r.Given = s.given(m, c)
+	r.Given = s.GivenOn(m, c)
 	c.AskOn = casework.AskOn(civil.Of(r.Handover.At, m.Clock), days, casework.EffectDays, false).String()
 	r.Handover.AskOn = c.AskOn
-	anew, err := s.sheet(m, c)
+	anew, err := s.SheetOf(m, c)
 	if err != nil {
 		return "", err
 	}
@@ -163,9 +160,4 @@ func firstOf(x casefile.SheetDay) string {
 		return x.First
 	}
 	return x.On
-}
-
-// movedToday are the cases whose days the weather moved since midnight.
-func (s *Service) MovedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
-	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

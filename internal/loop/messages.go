@@ -1,73 +1,25 @@
-package desk
+package loop
 
 import (
 	"context"
 	"errors"
 	"fmt"
-	"net/mail"
-	"regexp"
 	"strings"
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/desk"
 	"botanik/internal/gateway"
 	"botanik/internal/house"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
 
-// Sent is a message to a grower, and how far it has come.
-type Sent struct {
-	ID    string    `json:"id"`
-	Case  string    `json:"case"`
-	Kind  string    `json:"kind" enum:"page,moved,ask"`
-	Reach string    `json:"reach"`
-	Text  string    `json:"text"`
-	State string    `json:"state" enum:"waiting,sending,sent,delivered,failed,bounced,answered,held"`
-	Said  string    `json:"said,omitempty"`
-	Tries int       `json:"tries"`
-	At    time.Time `json:"at"`
-}
-
-func sent(m store.Message) Sent {
-	return Sent{m.ID, m.CaseID, m.Kind, m.Reach, m.Body, m.State, m.Said, m.Tries, store.Moment(m.ChangedAt)}
-}
-
-// Messages of a case, the oldest first; the newest of all where none is named.
-func (s *Service) Messages(ctx context.Context, caseID string) ([]Sent, error) {
-	rows, err := s.Store.Messages(ctx, caseID, 100)
-	out := []Sent{}
-	for _, m := range rows {
-		out = append(out, sent(m))
-	}
-	return out, err
-}
-
-var phone = regexp.MustCompile(`\+?[0-9][0-9 ()/.-]{2,}[0-9]`)
-
-// ReachOf finds in what a grower gave the address a message can go to: a mail address, else
-// a telephone number. Empty where there is none.
-func ReachOf(contact string) string {
-	for _, w := range strings.FieldsFunc(contact, func(r rune) bool { return r == ' ' || r == ',' || r == ';' || r == '<' || r == '>' }) {
-		if a, err := mail.ParseAddress(w); err == nil {
-			return strings.ToLower(a.Address)
-		}
-	}
-	return strings.Map(func(r rune) rune {
-		if r == '+' || r >= '0' && r <= '9' {
-			return r
-		}
-		return -1
-	}, phone.FindString(contact))
-}
-
-var Titles = map[string]string{"page": "Your plant page", "moved": "The days have moved", "ask": "How is your plant"}
-
 // Send writes a message of a case into the outbox: the page, or the question how it went.
 // The same is never written twice. Errors name kind, contact or handover.
-func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent, error) {
+func (s *Service) Send(ctx context.Context, who desk.Person, id, kind string) ([]desk.Sent, error) {
 	if !who.May(people.SendMessages) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	c, err := s.Read(ctx, id)
 	if err != nil {
@@ -82,7 +34,7 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 		return nil, fault.New("kind", fmt.Sprintf("%q is no message", kind), "use page or ask")
 	case c.Page == nil || c.Page.Ended:
 		return nil, fault.New("handover", "nothing was handed over that a message could speak of", "hand it over first")
-	case ReachOf(c.Intake.Contact) == "":
+	case desk.ReachOf(c.Intake.Contact) == "":
 		return nil, fault.New("contact", "there is no mail address and no telephone number", "write one on the Brought in step, or print the page")
 	}
 	once := fmt.Sprintf("%s|%s|%d|%s", kind, id, c.Handed(), c.Page.Token)
@@ -103,7 +55,7 @@ func (s *Service) Send(ctx context.Context, who Person, id, kind string) ([]Sent
 }
 
 // queue writes a message down once; one that says the same was written before: well.
-func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once, what string) error {
+func (s *Service) queue(ctx context.Context, m house.Moment, c *desk.Case, kind, once, what string) error {
 	msg, err := s.compose(ctx, m, c, kind, once, what)
 	if err == nil {
 		_, err = s.Store.AddMessage(ctx, msg)
@@ -112,7 +64,7 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *Case, kind, once
 }
 
 // compose is a message as it would be written, held at once where it cannot or may not go.
-func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, once, what string) (store.Message, error) {
+func (s *Service) compose(ctx context.Context, m house.Moment, c *desk.Case, kind, once, what string) (store.Message, error) {
 	words, _, err := s.House.Templates(ctx)
 	if err != nil {
 		return store.Message{}, err
@@ -133,8 +85,8 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, on
 		}
 	}
 	msg := store.Message{
-		ID: NewID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: ReachOf(c.Intake.Contact), Subject: Titles[kind] + ", " + c.Number, State: "waiting",
-		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": SpokenDay(c.AskOn, m.Today), "what": what}),
+		ID: desk.NewID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: desk.ReachOf(c.Intake.Contact), Subject: desk.MessageTitles[kind] + ", " + c.Number, State: "waiting",
+		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": desk.SpokenDay(c.AskOn, m.Today), "what": what}),
 		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
 	}
 	out, err := s.Store.OptedOut(ctx, msg.Reach)
@@ -150,12 +102,12 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *Case, kind, on
 }
 
 // NoMessages keeps that a grower wants none, or takes that back.
-func (s *Service) NoMessages(ctx context.Context, who Person, id string, none bool) error {
+func (s *Service) NoMessages(ctx context.Context, who desk.Person, id string, none bool) error {
 	c, err := s.Read(ctx, id)
 	if err != nil {
 		return err
 	}
-	reach := ReachOf(c.Intake.Contact)
+	reach := desk.ReachOf(c.Intake.Contact)
 	if reach == "" {
 		return fault.New("contact", "there is no mail address and no telephone number", "nothing is sent without one")
 	}
@@ -195,7 +147,7 @@ func (s *Service) WorkOutbox(ctx context.Context, by Carrier) (int, error) {
 		if state == "sent" {
 			n++
 		}
-		if err := s.Store.MoveMessage(ctx, m, state, said, next, s.Now()); err != nil && !errors.Is(err, ErrStale) {
+		if err := s.Store.MoveMessage(ctx, m, state, said, next, s.Now()); err != nil && !errors.Is(err, desk.ErrStale) {
 			return n, err
 		}
 	}
@@ -256,7 +208,7 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 				continue
 			}
 		}
-		if err := s.Store.MoveMessage(ctx, m, r.State, r.Said, next, now); err != nil && !errors.Is(err, ErrStale) {
+		if err := s.Store.MoveMessage(ctx, m, r.State, r.Said, next, now); err != nil && !errors.Is(err, desk.ErrStale) {
 			return err
 		}
 	}
@@ -267,7 +219,7 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 // keeps it with the message only.
 func (s *Service) answered(ctx context.Context, id, said string) error {
 	c, err := s.Read(ctx, id)
-	if errors.Is(err, ErrNotFound) || err == nil && (c.Closing != nil || c.Now().Handover == nil) {
+	if errors.Is(err, desk.ErrNotFound) || err == nil && (c.Closing != nil || c.Now().Handover == nil) {
 		return nil
 	}
 	if err != nil {
@@ -276,6 +228,6 @@ func (s *Service) answered(ctx context.Context, id, said string) error {
 	if said == "" {
 		said = "answered the message"
 	}
-	_, err = s.FollowUp(ctx, TheGrower, id, c.Version, FollowUpInput{Note: said})
+	_, err = s.FollowUp(ctx, desk.TheGrower, id, c.Version, desk.FollowUpInput{Note: said})
 	return err
 }

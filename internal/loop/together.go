@@ -1,4 +1,4 @@
-package desk
+package loop
 
 import (
 	"cmp"
@@ -12,6 +12,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/handout"
 	"botanik/internal/house"
 	"botanik/internal/store"
@@ -23,7 +24,7 @@ type Together struct {
 	Grower string           `json:"grower"`
 	Desk   string           `json:"desk"`
 	Date   string           `json:"date"`
-	Ready  []Tag            `json:"ready" doc:"other cases of the same grower that may be handed over now"`
+	Ready  []desk.Tag       `json:"ready" doc:"other cases of the same grower that may be handed over now"`
 	NotYet []NotYet         `json:"notYet" doc:"open ones that may not, each with its reason"`
 	Sheets []casefile.Sheet `json:"sheets" doc:"pages that were handed over together, this one first"`
 	Days   []TogetherDay    `json:"days" doc:"all their days as one list"`
@@ -32,7 +33,7 @@ type Together struct {
 
 // NotYet is an open case that cannot be handed over with the others.
 type NotYet struct {
-	Tag
+	desk.Tag
 	Why string `json:"why"`
 }
 
@@ -56,8 +57,8 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 	if err != nil {
 		return Together{}, err
 	}
-	out := Together{Grower: c.Intake.Grower, Desk: m.Name, Date: m.Today.Long(), Ready: []Tag{}, NotYet: []NotYet{}, Sheets: []casefile.Sheet{}, Days: []TogetherDay{}, Buy: []string{}}
-	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, mostEarlier)
+	out := Together{Grower: c.Intake.Grower, Desk: m.Name, Date: m.Today.Long(), Ready: []desk.Tag{}, NotYet: []NotYet{}, Sheets: []casefile.Sheet{}, Days: []TogetherDay{}, Buy: []string{}}
+	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, desk.MostEarlier)
 	if err != nil {
 		return Together{}, err
 	}
@@ -78,7 +79,7 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 	if h := c.Now().Handover; h != nil {
 		with = h.With
 	}
-	docs := []Case{}
+	docs := []desk.Case{}
 	for _, x := range with {
 		other, err := s.Read(ctx, x)
 		if err != nil {
@@ -88,7 +89,7 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 			docs = append(docs, other)
 		}
 	}
-	slices.SortStableFunc(docs, func(a, b Case) int { return cmp.Compare(first(b.ID == id), first(a.ID == id)) })
+	slices.SortStableFunc(docs, func(a, b desk.Case) int { return cmp.Compare(first(b.ID == id), first(a.ID == id)) })
 	for i := range docs {
 		sheet := docs[i].Page.Sheet
 		handout.Illustrate(&sheet)
@@ -144,7 +145,7 @@ func daysTogether(sheets []casefile.Sheet) []TogetherDay {
 }
 
 // buyTogether adds up what several mixes need of each thing, over all their treatments.
-func buyTogether(cases []Case) []string {
+func buyTogether(cases []desk.Case) []string {
 	type key struct{ name, unit string }
 	sum, order := map[key]float64{}, []key{}
 	for i := range cases {
@@ -179,49 +180,49 @@ type Which struct {
 
 // HandOverTogether hands several cases of one grower over at once: all of them, or, with an
 // error that names the case, none. It answers the first as it stands then.
-func (s *Service) HandOverTogether(ctx context.Context, who Person, cases []Which) (View, error) {
+func (s *Service) HandOverTogether(ctx context.Context, who desk.Person, cases []Which) (desk.View, error) {
 	if len(cases) < 2 || len(cases) > mostTogether {
-		return View{}, fault.New("cases", fmt.Sprintf("are %d", len(cases)), fmt.Sprintf("hand over 2 to %d together", mostTogether))
+		return desk.View{}, fault.New("cases", fmt.Sprintf("are %d", len(cases)), fmt.Sprintf("hand over 2 to %d together", mostTogether))
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return View{}, err
+		return desk.View{}, err
 	}
 	ids := []string{}
 	for i, x := range cases {
 		if slices.Contains(ids, x.ID) {
-			return View{}, fault.New(fmt.Sprintf("cases[%d]", i), "stands there twice", "name each case once")
+			return desk.View{}, fault.New(fmt.Sprintf("cases[%d]", i), "stands there twice", "name each case once")
 		}
 		ids = append(ids, x.ID)
 	}
 	writes, grower := []store.Write{}, ""
-	var lead Case
+	var lead desk.Case
 	for i, x := range cases {
-		done, err := s.WorkOut(ctx, m, who, x.ID, x.Version, "handover", s.handingOver(who, ids))
+		done, err := s.WorkOut(ctx, m, who, x.ID, x.Version, "handover", s.HandingOver(who, ids))
 		if err != nil {
-			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
+			return desk.View{}, fault.Rename(err, func(f fault.Fault) fault.Fault {
 				f.Field = strings.TrimSuffix(fmt.Sprintf("cases[%d].%s", i, f.Field), ".")
 				return f
 			})
 		}
 		if i == 0 {
-			lead, grower = done.c, done.c.Intake.Person
+			lead, grower = done.Case, done.Case.Intake.Person
 		}
-		if done.c.Intake.Person != grower || grower == "" {
-			return View{}, fault.New(fmt.Sprintf("cases[%d]", i), "is another grower's", "hand over together what one person takes home")
+		if done.Case.Intake.Person != grower || grower == "" {
+			return desk.View{}, fault.New(fmt.Sprintf("cases[%d]", i), "is another grower's", "hand over together what one person takes home")
 		}
 		writes = append(writes, done.Write)
 	}
 	if err := s.Store.SetCases(ctx, writes...); err != nil {
-		return View{}, err
+		return desk.View{}, err
 	}
 	lead.Version++
-	return s.view(context.WithoutCancel(ctx), m, &lead)
+	return s.ViewOf(context.WithoutCancel(ctx), m, &lead)
 }
 
 // linksTogether are the addresses of what was handed over together, each with its plant, and
 // a name for the set; empty where it was one case alone.
-func (s *Service) linksTogether(ctx context.Context, m house.Moment, c *Case) (links, once string, err error) {
+func (s *Service) linksTogether(ctx context.Context, m house.Moment, c *desk.Case) (links, once string, err error) {
 	h := c.Now().Handover
 	if h == nil || len(h.With) < 2 || m.Public == "" {
 		return "", "", nil
@@ -232,7 +233,7 @@ func (s *Service) linksTogether(ctx context.Context, m house.Moment, c *Case) (l
 		if err != nil {
 			return "", "", err
 		}
-		if o.Page == nil || o.Page.Ended || o.Intake.Person != c.Intake.Person || ReachOf(o.Intake.Contact) != ReachOf(c.Intake.Contact) {
+		if o.Page == nil || o.Page.Ended || o.Intake.Person != c.Intake.Person || desk.ReachOf(o.Intake.Contact) != desk.ReachOf(c.Intake.Contact) {
 			continue // given to another since, or taken back
 		}
 		lines = append(lines, fmt.Sprintf("%s: %s/p/%s", strings.ToLower(o.Intake.Plant), m.Public, o.Page.Token))

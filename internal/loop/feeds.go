@@ -1,10 +1,11 @@
-package desk
+package loop
 
 import (
 	"context"
 	"time"
 
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/people"
 	"botanik/internal/store"
 )
@@ -25,9 +26,9 @@ func feed(f store.Feed) Feed {
 }
 
 // Feeds are the open addresses, newest first.
-func (s *Service) Feeds(ctx context.Context, who Person) ([]Feed, error) {
+func (s *Service) Feeds(ctx context.Context, who desk.Person) ([]Feed, error) {
 	if !who.May(people.GiveCalendars) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	rows, err := s.Store.Feeds(ctx)
 	out := []Feed{}
@@ -38,14 +39,14 @@ func (s *Service) Feeds(ctx context.Context, who Person) ([]Feed, error) {
 }
 
 // OpenFeed makes a new address, of the desk or of one person by id. Errors name person.
-func (s *Service) OpenFeed(ctx context.Context, who Person, person string) (Feed, error) {
+func (s *Service) OpenFeed(ctx context.Context, who desk.Person, person string) (Feed, error) {
 	if !who.May(people.GiveCalendars) {
-		return Feed{}, ErrForbidden
+		return Feed{}, desk.ErrForbidden
 	}
 	g := store.Grower{}
 	if person != "" {
 		var err error
-		if g, err = s.person(ctx, "person", person); err != nil {
+		if g, err = s.PersonNamed(ctx, "person", person); err != nil {
 			return Feed{}, err
 		}
 	}
@@ -54,9 +55,9 @@ func (s *Service) OpenFeed(ctx context.Context, who Person, person string) (Feed
 }
 
 // EndFeed shuts an address.
-func (s *Service) EndFeed(ctx context.Context, who Person, token string) ([]Feed, error) {
+func (s *Service) EndFeed(ctx context.Context, who desk.Person, token string) ([]Feed, error) {
 	if !who.May(people.GiveCalendars) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	if err := s.Store.EndFeed(ctx, token, store.Stamp(s.Now())); err != nil {
 		return nil, err
@@ -71,7 +72,7 @@ const mostOut = 300
 // desk's own shows no grower: a calendar is read over many a shoulder.
 func (s *Service) FeedSheets(ctx context.Context, token string) (name string, forDesk bool, sheets []casefile.Sheet, err error) {
 	if len(token) < 20 {
-		return "", false, nil, ErrNotFound
+		return "", false, nil, desk.ErrNotFound
 	}
 	f, err := s.Store.FeedBy(ctx, token)
 	if err != nil {
@@ -86,7 +87,7 @@ func (s *Service) FeedSheets(ctx context.Context, token string) (name string, fo
 		return "", false, nil, err
 	}
 	for _, row := range rows {
-		c, err := CaseOf(row)
+		c, err := desk.CaseOf(row)
 		if err != nil {
 			return "", false, nil, err
 		}

@@ -1,4 +1,4 @@
-package desk
+package loop
 
 import (
 	"context"
@@ -8,15 +8,15 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
-	"botanik/core/season"
 	"botanik/internal/casefile"
+	"botanik/internal/desk"
 	"botanik/internal/house"
 	"botanik/internal/store"
 )
 
 // RoundRow is one grower to be asked, or who has answered.
 type RoundRow struct {
-	Ask
+	desk.Ask
 	Kind   string `json:"kind" enum:"answered,call,boss,late,due,decide,moved,soon"`
 	Told   string `json:"told,omitempty" doc:"what was told last, in a word or a note"`
 	Silent int    `json:"silent,omitempty" doc:"times without an answer, one after the other"`
@@ -108,7 +108,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	if err != nil {
 		return RoundRow{}, err
 	}
-	c, err := CaseOf(r)
+	c, err := desk.CaseOf(r)
 	if err != nil {
 		return RoundRow{}, err
 	}
@@ -118,7 +118,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 		row.Told = strings.Trim(last.Word+"; "+last.Note, "; ")
 	}
 	if kind == "" {
-		k := s.cause(&c)
+		k := s.CauseOf(&c)
 		row.Kind = casework.RoundKind(casework.Standing{
 			Unread: last != nil && last.Unread, Silences: row.Silent, Regulated: k != nil && k.Regulated != "",
 			Heard: last != nil && !last.Silent && last.Next != nil, Late: a.Late,
@@ -127,7 +127,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	return row, nil
 }
 
-func lastTold(c *Case) *casefile.FollowUp {
+func lastTold(c *desk.Case) *casefile.FollowUp {
 	if f := c.Now().FollowUps; len(f) > 0 {
 		return &f[len(f)-1]
 	}
@@ -136,14 +136,14 @@ func lastTold(c *Case) *casefile.FollowUp {
 
 // TakeNext takes the step that was advised last, with what follows of itself: a repeat has
 // its days, done is closed. Errors say where nothing is advised.
-func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int) (View, error) {
+func (s *Service) TakeNext(ctx context.Context, who desk.Person, id string, from int) (desk.View, error) {
 	c, err := s.Read(ctx, id)
 	if err != nil {
-		return View{}, err
+		return desk.View{}, err
 	}
 	last := lastTold(&c)
 	if last == nil || last.Next == nil || c.Closing != nil {
-		return View{}, fault.New("next", "nothing is advised yet", "ask how it went first")
+		return desk.View{}, fault.New("next", "nothing is advised yet", "ask how it went first")
 	}
 	switch move := last.Next.Move; move {
 	case "done":
@@ -151,17 +151,17 @@ func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int)
 		if last.Word == "gone" || last.Result != nil && last.Result.After == 0 {
 			outcome = "cleared"
 		}
-		return s.Close(ctx, who, id, from, CloseInput{Outcome: outcome})
+		return s.Close(ctx, who, id, from, desk.CloseInput{Outcome: outcome})
 	case "call", "refer":
-		return View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
+		return desk.View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
 	default:
-		return s.Change(ctx, who, id, from, "round", func(m house.Moment, c *Case) (string, error) {
+		return s.Change(ctx, who, id, from, "round", func(m house.Moment, c *desk.Case) (string, error) {
 			c.Begin()
 			c.Clear(casework.Reopens[move], true)
 			if move != "repeat" {
 				return "next round: " + move, nil
 			}
-			said, err := s.keepDays(m, c, who, DaysInput{})
+			said, err := s.KeepDays(m, c, who, desk.DaysInput{})
 			if err != nil { // the label may not allow another round: that is told, and the days are left to a person
 				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
 					f.Mend = "go one rung up, or change the way of killing; " + f.Mend
@@ -171,22 +171,4 @@ func (s *Service) TakeNext(ctx context.Context, who Person, id string, from int)
 			return "next round: repeat, " + said, nil
 		})
 	}
-}
-
-// WorkedHere is what came of a remedy at this desk.
-type WorkedHere struct {
-	Remedy string `json:"remedy"`
-	season.Worked
-}
-
-// worked is what came of each remedy against a cause here.
-func (s *Service) worked(ctx context.Context, cause string) ([]WorkedHere, error) {
-	rows, err := s.Store.WorkedAgainst(ctx, cause)
-	out := []WorkedHere{}
-	for _, r := range rows {
-		if w, ok := season.WorkedHere(r.Better, r.N); ok {
-			out = append(out, WorkedHere{r.Remedy, w})
-		}
-	}
-	return out, err
 }
