@@ -344,7 +344,7 @@ func (p *page) clickAt(what, js string) {
 	var at []float64
 	p.when(what+" to be pressed", fmt.Sprintf(`(e => {
 		if (!e) return null
-		e.scrollIntoView({block: 'nearest', behavior: 'instant'})
+		e.scrollIntoView({block: 'nearest'})
 		const b = e.getBoundingClientRect(), x = b.x + b.width / 2, y = b.y + b.height / 2, over = document.elementFromPoint(x, y)
 		const was = window.__at, now = [%q, x, y].join()
 		window.__at = now

@@ -70,7 +70,7 @@ type changed struct {
 	Same  bool // nothing changed: no empty line in the story
 }
 
-// change reads a case, checks its version, applies f, works out the stage and
+// Change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
 func (s *Service) Change(ctx context.Context, who Person, id string, from int, kind string, f edit, photos ...store.Photo) (View, error) {
 	m, err := s.House.Moment(ctx)
@@ -92,7 +92,7 @@ func (s *Service) Change(ctx context.Context, who Person, id string, from int, k
 	return s.ViewOf(context.WithoutCancel(ctx), m, &x.Case)
 }
 
-// workOut is change without the writing.
+// WorkOut is Change without the writing.
 func (s *Service) WorkOut(ctx context.Context, m house.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
@@ -133,7 +133,7 @@ func (s *Service) WorkOut(ctx context.Context, m house.Moment, who Person, id st
 	return changed{c, store.Write{Case: next, From: from, Before: row.Doc, Event: e}, next.Doc == was}, nil
 }
 
-// row is a case as it is stored: what lists ask for as columns, the rest as its
+// Row is a case as it is stored: what lists ask for as columns, the rest as its
 // document.
 func (s *Service) Row(c *Case) (store.Case, error) {
 	doc, err := casefile.Encode(c.Doc)
@@ -213,6 +213,7 @@ func (s *Service) Reindex(ctx context.Context) error {
 	return err
 }
 
+// CaseOf is a row with its document read.
 func CaseOf(r store.Case) (Case, error) {
 	c := Case{ID: r.ID, Number: r.Number, Version: r.Version, Stage: casework.Stage(r.Stage), CreatedAt: store.Moment(r.CreatedAt), UpdatedAt: store.Moment(r.UpdatedAt)}
 	var err error
@@ -290,7 +291,7 @@ func (s *Service) Search(ctx context.Context, words string) ([]Tag, error) {
 	return s.TagsOf(rows), err
 }
 
-// spokenDay says a day that was written down, with its year when that is
+// SpokenDay says a day that was written down, with its year when that is
 // another than today's.
 func SpokenDay(iso string, today civil.Day) string {
 	d, err := civil.Parse(iso)
@@ -310,6 +311,7 @@ type Ask struct {
 	Call    bool   `json:"call"` // silent twice: telephone
 }
 
+// AskAbout is a case as one to be asked about on a day.
 func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
 	c, err := CaseOf(r)
 	if err != nil {
@@ -339,7 +341,7 @@ func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
 // TheWeather is who moves a day when nobody did.
 var TheWeather = Person{ID: "weather", Name: "the weather", Role: people.Advisor}
 
-// movedToday are the cases whose days the weather moved since midnight.
+// MovedToday are the cases whose days the weather moved since midnight.
 func (s *Service) MovedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
 	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

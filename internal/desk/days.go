@@ -45,24 +45,24 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	p, t := s.Planning(m), plan.Task{}
-	if t, err = s.TaskOf(m, &c, in.TempC); err != nil {
+	t, err := s.TaskOf(m, &c, in.TempC)
+	if err != nil {
 		return DaysPlan{}, err
 	}
 	days, err := s.planDays(m, &c, t, in)
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	weeks, err := p.Weeks(t, days.Planned(), in.If)
+	weeks, err := s.Planning(m).Weeks(t, days.Planned(), in.If)
 	return DaysPlan{days, weeks}, err
 }
 
-// planning is the moment as core/plan takes it.
+// Planning is the moment as core/plan takes it.
 func (s *Service) Planning(m house.Moment) plan.Moment {
 	return plan.Moment{Book: s.Base(), Rules: m.Rules, Sky: s.Weather, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
 }
 
-// task is what is done on days to a case's plant, where it stands so warm as somebody just
+// TaskOf is what is done on days to a case's plant, where it stands so warm as somebody just
 // read, or as they read when the days were kept. Errors name remedy or tempC.
 func (s *Service) TaskOf(m house.Moment, c *Case, tempC *float64) (plan.Task, error) {
 	r := c.Now()
@@ -109,7 +109,7 @@ func (s *Service) planDays(m house.Moment, c *Case, t plan.Task, in DaysInput) (
 	return out, nil
 }
 
-// beside is what else was chosen, around the days of what is sprayed.
+// Beside is what else was chosen, around the days of what is sprayed.
 func (s *Service) Beside(m house.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
 	var out []casefile.BesideDays
 	for _, x := range remedy.Around(s.Base(), m.Rules, s.repeated(c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
@@ -160,7 +160,7 @@ func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, 
 	})
 }
 
-// keepDays works the days out, writes them into the round and says so.
+// KeepDays works the days out, writes them into the round and says so.
 func (s *Service) KeepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
 	t, err := s.TaskOf(m, c, in.TempC)
 	if err != nil {

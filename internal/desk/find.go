@@ -53,7 +53,7 @@ type FoundCase struct {
 // mostFound are the cases of one page.
 const mostFound = 200
 
-// asked turns what is asked for into what the store finds by. Errors name the field.
+// Query turns what is asked for into what the store finds by. Errors name the field.
 func (s *Service) Query(in FindInput, m house.Moment) (store.Found, error) {
 	var l fault.List
 	f := store.Found{Words: in.Words, Cause: in.Cause, Host: in.Host, Place: in.Place, Square: strings.ToUpper(in.Square), Keeper: in.Keeper, Stage: in.Stage, Outcome: in.Outcome, Remedy: in.Remedy, Degree: in.Degree, Was: in.Was, Import: in.Import, Photos: in.Photos, Sort: in.Sort, Skip: max(0, in.Skip), Most: min(mostFound, cmp.Or(max(0, in.Most), 50))}

@@ -56,7 +56,7 @@ func (s *Service) Growers(ctx context.Context, words string) ([]Grower, error) {
 	return out, nil
 }
 
-// person finds a grower by id; the error names a field.
+// PersonNamed finds a grower by id; the error names a field.
 func (s *Service) PersonNamed(ctx context.Context, field, id string) (store.Grower, error) {
 	g, err := s.Store.GrowerBy(ctx, id)
 	if errors.Is(err, ErrNotFound) {
@@ -65,7 +65,7 @@ func (s *Service) PersonNamed(ctx context.Context, field, id string) (store.Grow
 	return g, err
 }
 
-// namePerson says which person an intake is of, where it does not say so itself: who it was
+// NamePerson says which person an intake is of, where it does not say so itself: who it was
 // before, else the one of that name who is reached the same way or of whom nobody knows how,
 // else somebody new. Two of one name who are reached differently are two people until
 // somebody says otherwise: what belongs to one must never be shown, given or forgotten as
@@ -118,12 +118,12 @@ func (s *Service) NamePerson(ctx context.Context, m house.Moment, in, was *casef
 	return nil
 }
 
-// reached is how a person is told from another of the same name.
+// Reached is how a person is told from another of the same name.
 func Reached(contact string) string {
 	return cmp.Or(ReachOf(contact), strings.ToLower(contact))
 }
 
-// mostOfOne are the cases of one person that are exported, merged or forgotten at once.
+// MostOfOne are the cases of one person that are exported, merged or forgotten at once.
 const MostOfOne = 1000
 
 // GrowerFile is all the desk keeps of a person.
@@ -163,7 +163,7 @@ func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (Grow
 	return out, nil
 }
 
-// casesOf are a person and their cases, for a coordinator. Errors name person.
+// CasesOf are a person and their cases, for a coordinator. Errors name person.
 func (s *Service) CasesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
 	if !who.May(people.HandlePersons) {
 		return store.Grower{}, nil, ErrForbidden
@@ -253,7 +253,7 @@ func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to s
 	return s.Store.SetCases(ctx, writes...)
 }
 
-// saidIn are the free words of a case.
+// SaidIn are the free words of a case.
 func SaidIn(d *casefile.Doc) []string {
 	out := []string{d.Intake.Story, d.Intake.Brought, d.Intake.Plant}
 	if d.Verdict != nil {

@@ -36,6 +36,7 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 	return sheet, err
 }
 
+// SheetOf is the page a grower takes home, as a case stands at a moment.
 func (s *Service) SheetOf(m house.Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
@@ -54,7 +55,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 	return s.Change(ctx, who, id, from, "handover", s.HandingOver(who, nil))
 }
 
-// handingOver hands one case over, together with others of the same grower.
+// HandingOver hands one case over, together with others of the same grower.
 func (s *Service) HandingOver(who Person, with []string) edit {
 	return func(m house.Moment, c *Case) (string, error) {
 		f, r := s.Facts(&c.Doc), c.Now()
@@ -103,7 +104,7 @@ func (s *Service) HandingOver(who Person, with []string) edit {
 	}
 }
 
-// given lists what this round puts on the plant, for the waits of the next.
+// GivenOn lists what this round puts on the plant, for the waits of the next.
 func (s *Service) GivenOn(m house.Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
 	r := c.Now()
@@ -155,7 +156,7 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 	})
 }
 
-// followUp writes into the round what was told, judges it and names the next move.
+// FollowUpOn writes into the round what was told, judges it and names the next move.
 func (s *Service) FollowUpOn(m house.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
 	r := c.Now()
 	if r.Handover == nil || c.Closing != nil {

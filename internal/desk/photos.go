@@ -48,7 +48,7 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	}, keep)
 }
 
-// cleaned is a picture drawn anew, as the case lists it and as it is kept.
+// Cleaned is a picture drawn anew, as the case lists it and as it is kept.
 func (s *Service) Cleaned(ctx context.Context, who Person, id, name string, data []byte) (casefile.Photo, store.Photo, error) {
 	pic, err := photo.Clean(ctx, data)
 	if err != nil {
@@ -58,6 +58,7 @@ func (s *Service) Cleaned(ctx context.Context, who Person, id, name string, data
 	return p, store.Photo{ID: p.ID, CaseID: id, At: store.Stamp(p.At), JPEG: pic.JPEG}, nil
 }
 
+// MayAddPhoto refuses a picture beyond those a case may have.
 func MayAddPhoto(c *Case) error {
 	if len(c.Photos) >= MaxPhotos {
 		return fault.New("photo", fmt.Sprintf("the case has %d pictures already", MaxPhotos), "take one away first")

@@ -138,7 +138,7 @@ func (s *Service) UseBook(b *knowledge.Base) {
 // heavyPatience is how long a reading of a large file waits for the one before it.
 const heavyPatience = 20 * time.Second
 
-// heavy lets one reading of a file from elsewhere go on at a time: each is bounded, and
+// Heavy lets one reading of a file from elsewhere go on at a time: each is bounded, and
 // twelve together are not. done has to be called after it.
 func (s *Service) Heavy(ctx context.Context) (done func(), err error) {
 	wait := time.NewTimer(heavyPatience)
@@ -153,14 +153,14 @@ func (s *Service) Heavy(ctx context.Context) (done func(), err error) {
 	}
 }
 
-// log tells an error to whoever looks after the desk.
+// LogError tells an error to whoever looks after the desk.
 func (s *Service) LogError(what string, err error) {
 	if s.Log != nil {
 		s.Log.Error(what, "err", err)
 	}
 }
 
-// newID sorts by the moment it was made.
+// NewID sorts by the moment it was made.
 func NewID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand.Reader).String() }
 
 // Healthy reports whether the desk's file can be read and written, and whether what every
@@ -183,7 +183,7 @@ type Case struct {
 	casefile.Doc
 }
 
-// cause is what the case's verdict names, nil when it names none.
+// CauseOf is what the case's verdict names, nil when it names none.
 func (s *Service) CauseOf(c *Case) *knowledge.Cause {
 	if c.Verdict == nil {
 		return nil

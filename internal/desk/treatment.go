@@ -207,7 +207,7 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 	})
 }
 
-// from says who a day's weather is from.
+// WeatherFrom says who a day's weather is from.
 func (s *Service) WeatherFrom(d weather.Day) string {
 	if d.From != "" {
 		return "hours from " + d.From

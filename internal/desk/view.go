@@ -88,6 +88,7 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 	return s.ViewOf(ctx, m, &c)
 }
 
+// ViewOf is a case as a page shows it, with what its looks say.
 func (s *Service) ViewOf(ctx context.Context, m house.Moment, c *Case) (View, error) {
 	rank, err := s.rank(ctx, m, c)
 	if err != nil {
@@ -172,6 +173,7 @@ func (s *Service) prior(ctx context.Context, today civil.Day) (map[string]float6
 	return x.weight, nil
 }
 
+// Facts are what of a case its stage hangs on.
 func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 	r := d.Now()
 	f := casework.Facts{Looks: len(d.Looks), HandedOver: r.Handover != nil, Closed: d.Closing != nil, Act: r.Act != nil, Mix: r.Mix != nil, Days: r.Days != nil}
@@ -192,6 +194,7 @@ func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 	return f
 }
 
+// TagOf is a case as its tag in a tray.
 func (s *Service) TagOf(r store.Case) Tag {
 	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
 	if k := s.Base().Cause(r.Cause); k != nil {
@@ -200,6 +203,7 @@ func (s *Service) TagOf(r store.Case) Tag {
 	return t
 }
 
+// TagsOf are rows as tags.
 func (s *Service) TagsOf(rows []store.Case) []Tag {
 	out := make([]Tag, 0, len(rows))
 	for _, r := range rows {

@@ -221,7 +221,7 @@ func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string
 	return "", nil
 }
 
-// mostEarlier cases of one grower that are looked through.
+// MostEarlier cases of one grower that are looked through.
 const MostEarlier = 50
 
 // stagesSeen are the stages of a pest that a look already found.

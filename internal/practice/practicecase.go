@@ -26,7 +26,7 @@ type practised struct {
 }
 
 // PracticeCase is a made-up sample on the practice bench.
-type PracticeCase struct {
+type PracticeCase struct { //nolint:revive // the name the API is described by
 	ID      string              `json:"id"`
 	Host    string              `json:"host" doc:"id"`
 	Plant   string              `json:"plant"`
