@@ -282,12 +282,12 @@ func (m Moment) ByHand(t Task, on []string) (Days, error) {
 		days = append(days, d)
 	}
 	slices.SortFunc(days, civil.Day.Compare)
-	for i, text := range on { // the first within a year, the others within a year of it, as days worked out are
-		from := req.Start
-		if d := civil.Must(text); d != days[0] {
-			from = days[0]
+	for i, text := range on { // the first within a year, each other within a year of the one before it, as days worked out are
+		d, from := civil.Must(text), req.Start
+		if at := slices.Index(days, d); at > 0 {
+			from = days[at-1]
 		}
-		if civil.Must(text).Sub(from) > Farthest {
+		if d.Sub(from) > Farthest {
 			return Days{}, fault.New(fmt.Sprintf("on[%d]", i), "lies more than a year ahead", "plan within a year")
 		}
 	}
