@@ -130,9 +130,10 @@ function One({ id, step }: { id: string; step?: string }) {
       setOpened((o) => (o.id ? { id: '', at: '' } : o));
       return;
     }
+    if (opened.id === id) return; // asked for once: whoever chose another step meanwhile keeps it
     setOpened({ id, at: now });
     go(`/bench/${id}/${now}`, { replace: true });
-  }, [view, step, now, id, go]);
+  }, [view, step, now, id, opened.id, go]);
   // A step has its own title, and says itself to who cannot see it.
   const head = useRef<HTMLHeadingElement>(null);
   const title = view && `${view.number} ${view.intake.plant}: ${view.steps.find((s) => s.id === now)?.name}`;
