@@ -38,7 +38,7 @@ $(PAGE): $(WEB) $(WEBFILES)
 # the whole browser; where a distribution has no such package the whole one does.
 INSTALL := DEBIAN_FRONTEND=noninteractive $(SUDO) apt-get install -y -qq
 browser:
-	@command -v chromium-headless-shell >/dev/null || ($(SUDO) apt-get update -qq && ($(INSTALL) chromium-headless-shell || $(INSTALL) chromium)) >/dev/null
+	@command -v chromium-headless-shell >/dev/null || (command -v chromium && ! apt-cache show chromium-headless-shell) >/dev/null 2>&1 || ($(SUDO) apt-get update -qq && ($(INSTALL) chromium-headless-shell || $(INSTALL) chromium)) >/dev/null
 
 # The page's tests, the program's and the journeys run beside each other: journeys wait
 # more than they reckon, so they begin first, three at a time.

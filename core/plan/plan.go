@@ -40,7 +40,6 @@ type Moment struct {
 type Task struct {
 	Cause      *knowledge.Cause  // nil where nobody knows it
 	Remedy     *knowledge.Remedy // what is repeated on days; nil where nothing is
-	Chosen     []string          // all that was chosen, by id
 	Situation  remedy.Situation  // of today
 	WarmC      *float64          // °C somebody read where it stands; by the place when nil
 	Stages     []string          // of the pest, as seen
@@ -209,7 +208,7 @@ func (m Moment) paceSaid(t Task, w lifecycle.Window) ([]string, error) {
 			return nil, err
 		}
 		if ok {
-			out = append(out, fmt.Sprintf("By the weather known here it moves again from about %s: look then.", on.Short()))
+			out = append(out, fmt.Sprintf("By the weather known here, or a usual year, it moves again from about %s: look then.", on.Short()))
 		}
 	}
 	said, err := m.asUsual(t)

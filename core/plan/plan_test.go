@@ -48,7 +48,7 @@ func moment(s sky) plan.Moment {
 
 func task(cause, r, place string) plan.Task {
 	b := herbarium.Embedded()
-	return plan.Task{Cause: b.Cause(cause), Remedy: b.Remedy(r), Chosen: []string{r}, Situation: remedy.Situation{Host: "bean", Place: place, Date: today.String(), House: remedy.House{}}}
+	return plan.Task{Cause: b.Cause(cause), Remedy: b.Remedy(r), Situation: remedy.Situation{Host: "bean", Place: place, Date: today.String(), House: remedy.House{}}}
 }
 
 // Whatever is asked, and whatever the sky does, days keep the label's gap and most, lie

@@ -263,7 +263,7 @@ func stages(g *gateInput) []Reason {
 func temperature(g *gateInput) []Reason {
 	t := g.s.TempC
 	if t == nil {
-		return nil
+		return unmeasured(g)
 	}
 	if g.r.TempMax != nil && *t > *g.r.TempMax {
 		return say("temperature", NotNow, "It is %.0f °C; not above %.0f °C. Wait for a cooler evening.", *t, *g.r.TempMax)
@@ -272,6 +272,21 @@ func temperature(g *gateInput) []Reason {
 		return say("temperature", NotNow, "It is %.0f °C; not below %.0f °C. Wait for milder days.", *t, *g.r.TempMin)
 	}
 	return nil
+}
+
+// unmeasured asks for a thermometer where nobody knows how warm it is and the remedy has a
+// bound: no usual year says how hot this evening is.
+func unmeasured(g *gateInput) []Reason {
+	low, high := g.r.TempMin, g.r.TempMax
+	switch {
+	case !g.s.TempUnknown || low == nil && high == nil:
+		return nil
+	case low == nil:
+		return say("temperature", Care, "How warm it is there is not known: only up to %.0f °C. Read a thermometer first.", *high)
+	case high == nil:
+		return say("temperature", Care, "How warm it is there is not known: only from %.0f °C on. Read a thermometer first.", *low)
+	}
+	return say("temperature", Care, "How warm it is there is not known: only from %.0f to %.0f °C. Read a thermometer first.", *low, *high)
 }
 
 func sunAndThirst(g *gateInput) []Reason {

@@ -49,6 +49,8 @@ func TestGates(t *testing.T) {
 	}{
 		{"soap on a bean in an ordinary evening", "two-spotted-mite", "soap", func(s *remedy.Situation) { s.TempC = ptr(18.0) }, remedy.Go, "", ""},
 		{"soap in a heat wave", "two-spotted-mite", "soap", func(s *remedy.Situation) { s.TempC = ptr(34.0) }, remedy.NotNow, "temperature", ""},
+		{"soap where nobody has a thermometer", "two-spotted-mite", "soap", func(s *remedy.Situation) { s.TempC, s.TempUnknown = nil, true }, remedy.Care, "temperature", ""},
+		{"soap where nobody asked", "two-spotted-mite", "soap", func(s *remedy.Situation) { s.TempC = nil }, remedy.Go, "", ""},
 		{"oil in the cold", "two-spotted-mite", "summer-oil", func(s *remedy.Situation) { s.TempC = ptr(2.0) }, remedy.NotNow, "temperature", ""},
 		{"sulfur ten days after oil", "two-spotted-mite", "sulfur", func(s *remedy.Situation) { s.Earlier = []remedy.Earlier{{Remedy: "summer-oil", On: "2026-06-30"}} }, remedy.NotNow, "earlier", "2026-07-30"},
 		{"oil ten days after sulfur: the wait holds the other way too", "two-spotted-mite", "summer-oil", func(s *remedy.Situation) { s.Earlier = []remedy.Earlier{{Remedy: "sulfur", On: "2026-06-30"}} }, remedy.NotNow, "earlier", "2026-07-30"},

@@ -77,6 +77,7 @@ type Situation struct {
 	Dog           bool      `json:"dog,omitempty"`
 	Pond          bool      `json:"pond,omitempty" doc:"pond, stream or drain near by"`
 	TempC         *float64  `json:"tempC,omitempty" doc:"warmest of the hours meant for spraying, °C"`
+	TempUnknown   bool      `json:"tempUnknown,omitempty" doc:"nobody knows how warm it is where the plant stands: what must not be used in heat or cold asks for care"`
 	Sun           bool      `json:"sun,omitempty" doc:"the spray would dry in sun"`
 	Drought       bool      `json:"drought,omitempty" doc:"the plant is thirsty"`
 	Dormant       bool      `json:"dormant,omitempty" doc:"without leaves"`

@@ -111,7 +111,7 @@ func PlanWinter(b *knowledge.Base, ask WinterAsk) (WinterPlan, error) {
 	}
 	out := WinterPlan{Winter: w, Source: rule.Source, Phase: w.Phase(ask.Today), Why: []string{}, Tasks: []WinterTask{}, Materials: []WinterMaterial{}, Sprays: []WinterSpray{}, Rules: []string{}, Always: Always}
 	s := ask.Situation
-	s.Dormant, s.TempC, s.Sun, s.InBloom = true, nil, false, false
+	s.Dormant, s.TempC, s.TempUnknown, s.Sun, s.InBloom = true, nil, false, false, false
 	rest := w.Bare.Add(afterBare)
 	if ask.Today.After(rest) {
 		rest = ask.Today

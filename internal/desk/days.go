@@ -73,7 +73,7 @@ func (s *Service) TaskOf(m house.Moment, c *Case, tempC *float64) (plan.Task, er
 	if err != nil {
 		return plan.Task{}, err
 	}
-	t := plan.Task{Cause: s.CauseOf(c), Remedy: s.repeated(c), Chosen: r.Treatment.Remedies, Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
+	t := plan.Task{Cause: s.CauseOf(c), Remedy: s.repeated(c), Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
 	if tempC != nil {
 		return t, plan.CheckWarm(sit.Place, *tempC)
 	}

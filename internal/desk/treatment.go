@@ -29,11 +29,10 @@ func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
 	if err != nil {
 		return sit, err
 	}
-	if !air.Known {
-		air.EveningC = weather.UsualC(m.Spot(), m.Today)
+	if sit.TempUnknown = !air.Known && in.Place != "indoors"; !sit.TempUnknown {
+		temp := remedy.Warmth(in.Place, air.EveningC)
+		sit.TempC = &temp
 	}
-	temp := remedy.Warmth(in.Place, air.EveningC)
-	sit.TempC = &temp
 	for _, t := range append(slices.Clone(in.Treated), c.Given()...) {
 		for _, id := range t.Meant() {
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
@@ -98,12 +97,14 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}, Weather: fmt.Sprintf("%s, evening %.0f °C", s.WeatherFrom(air), *sit.TempC)}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}}
 	switch {
+	case sit.TempUnknown:
+		out.Weather = "no weather is known: look at a thermometer"
 	case c.Intake.Place == "indoors":
 		out.Weather = fmt.Sprintf("indoors, taken as %.0f °C", *sit.TempC)
-	case !air.Known:
-		out.Weather = fmt.Sprintf("no weather is known, taken as %.0f °C, usual for the season: look at a thermometer", *sit.TempC)
+	default:
+		out.Weather = fmt.Sprintf("%s, evening %.0f °C", s.WeatherFrom(air), *sit.TempC)
 	}
 	for _, t := range c.Intake.Treated {
 		if text := s.unmatched(t); text != "" {

@@ -2,6 +2,7 @@ package desk_test
 
 import (
 	"context"
+	"encoding/json"
 	"strings"
 	"testing"
 	"time"
@@ -24,6 +25,12 @@ func TestWhereNoWeatherIsKnownNoneIsMadeUp(t *testing.T) {
 	advice, err := b.Advice(ctx, b.v.ID, nil)
 	require.NoError(t, err)
 	assert.Contains(t, advice.Weather, "no weather is known")
+	// What nobody knows is said where it is chosen and to who sprays.
+	page, err := b.Sheet(ctx, b.v.ID)
+	require.NoError(t, err)
+	raw, err := json.Marshal(page)
+	require.NoError(t, err)
+	assert.Contains(t, string(raw), "Read a thermometer first")
 	said := strings.Join(b.v.Days.Notes, " ")
 	assert.Contains(t, said, "usual warmth")
 	assert.NotContains(t, said, "forecast")
@@ -50,8 +57,9 @@ func TestWhereNoWeatherIsKnownNoneIsMadeUp(t *testing.T) {
 	moved, err := b.TurnOfWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, moved)
-	_, err = b.SeasonOf(ctx, "", "")
+	year, err := b.SeasonOf(ctx, "", "")
 	require.NoError(t, err)
+	assert.Equal(t, "no weather is known", year.Weather)
 
 	// In a room the air outside does not matter, and nothing is said of it.
 	in := bean

@@ -60,7 +60,7 @@ func (w *writer) days(k *knowledge.Cause) {
 }
 
 // heard are the gates whose sentences a grower has to hear as well.
-var heard = []string{"law", "food", "bloom", "host", "pets", "children", "water", "indoors"}
+var heard = []string{"law", "food", "bloom", "host", "pets", "children", "water", "indoors", "temperature"}
 
 // gates are what the ladder said of a remedy beside its go: the law, the crop on the
 // label, the cat in the room.

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"maps"
 	"slices"
+	"strings"
 	"sync"
 
 	"botanik/core/civil"
@@ -112,7 +113,7 @@ func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error)
 	if err != nil {
 		return Season{}, err
 	}
-	out := Season{From: first.String(), To: last.String(), Desk: m.Name, Weeks: []string{}, Squares: []SquareCount{}, Hosts: []SeasonCount{}, Bands: []NamedBand{}, Arrivals: []NamedArrival{}, Surges: []NamedSurge{}, Advised: []NamedAdvice{}, Mistaken: []NamedMistake{}, GridKm: m.Grid(), Weather: s.Weather.Kind()}
+	out := Season{From: first.String(), To: last.String(), Desk: m.Name, Weeks: []string{}, Squares: []SquareCount{}, Hosts: []SeasonCount{}, Bands: []NamedBand{}, Arrivals: []NamedArrival{}, Surges: []NamedSurge{}, Advised: []NamedAdvice{}, Mistaken: []NamedMistake{}, GridKm: m.Grid()}
 	begin, end := store.Stamp(first.Midnight(m.Clock)), store.Stamp(last.Add(1).Midnight(m.Clock))
 	rows, err := s.Store.Tallies(ctx, begin, end)
 	if err != nil {
@@ -288,7 +289,7 @@ func (s *Service) arrivals(ctx context.Context, m house.Moment, out *Season, las
 		}
 		firsts[r.Cause] = append(firsts[r.Cause], day)
 	}
-	warmth := s.degreeDays(m)
+	warmth, from := s.degreeDays(m)
 	for _, a := range season.Arrivals(firsts, last.Year(), func(cause string, on civil.Day) (float64, float64, bool) {
 		k := s.Base().Cause(cause)
 		lt := s.Base().LifeTable(k.LifeTable)
@@ -302,13 +303,20 @@ func (s *Service) arrivals(ctx context.Context, m house.Moment, out *Season, las
 			out.Arrivals = append(out.Arrivals, NamedArrival{a, s.causeName(a.Cause)})
 		}
 	}
+	out.Weather = from()
 	return nil
 }
 
-// degreeDays answers degree-days from the first of a day's year up to that day. The days of each
-// year are read once.
-func (s *Service) degreeDays(m house.Moment) func(on civil.Day, lower, upper float64) (float64, bool) {
-	years := map[int][]weather.Day{}
+// degreeDays answers degree-days from the first of a day's year up to that day, and in the end
+// whose weather they are of. The days of each year are read once.
+func (s *Service) degreeDays(m house.Moment) (of func(on civil.Day, lower, upper float64) (float64, bool), from func() string) {
+	years, whose := map[int][]weather.Day{}, []string{}
+	from = func() string {
+		if len(whose) == 0 {
+			return s.Weather.Kind()
+		}
+		return strings.Join(whose, ", ")
+	}
 	return func(on civil.Day, lower, upper float64) (float64, bool) {
 		start := civil.Date(on.Year(), 1, 1)
 		days, read := years[on.Year()]
@@ -329,9 +337,12 @@ func (s *Service) degreeDays(m house.Moment) func(on civil.Day, lower, upper flo
 				return 0, false
 			}
 			sum += dd
+			if who := cmp.Or(d.From, s.Weather.Kind()); !slices.Contains(whose, who) {
+				whose = append(whose, who)
+			}
 		}
 		return sum, true
-	}
+	}, from
 }
 
 // surged keeps the surges of a day between two verdicts.

@@ -7136,7 +7136,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "path": "/c/7kx5mYMEDnGv_62wkQSWsc7IguoOhy0v.ics",
+                     *         "path": "/c/oXFkdLi0lOeJKrmgwhySAEjNd0_KNg3M.ics",
                      *         "token": "k3Jt0Vq-example-of-a-token",
                      *         "who": "Odile"
                      *       }
@@ -7177,7 +7177,7 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "path": "/c/7kx5mYMEDnGv_62wkQSWsc7IguoOhy0v.ics",
+                     *       "path": "/c/oXFkdLi0lOeJKrmgwhySAEjNd0_KNg3M.ics",
                      *       "token": "k3Jt0Vq-example-of-a-token",
                      *       "who": "Odile"
                      *     }
@@ -7273,7 +7273,7 @@ export interface operations {
                      *           "version": 7
                      *         }
                      *       ],
-                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBXUFYzNFg0REVXUU5HMktH"
+                     *       "next": "MjAyNi0wNy0wOVQxNzowMDowMC4wMDBafDAxS1gzWDRUTTBaUkVTTkQ0U0pXWFdTMUQ1"
                      *     }
                      */
                     "application/json": components["schemas"]["CaseList"];
@@ -7337,7 +7337,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7487,7 +7487,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -7519,7 +7519,7 @@ export interface operations {
                      *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.06281184263857092,
+                     *             "lossDrop": 0.06281184263857076,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -7529,10 +7529,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7469855284534554
+                     *                 "topP": 0.7469855284534556
                      *               }
                      *             ],
-                     *             "score": 0.9178407554769191
+                     *             "score": 0.9178407554769188
                      *           }
                      *         ],
                      *         "other": "open",
@@ -7658,7 +7658,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8008,7 +8008,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8338,7 +8338,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -8654,7 +8654,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse",
                      *         "host": "hosta",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "hosta",
                      *         "story": "holes"
@@ -8921,7 +8921,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9359,7 +9359,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9764,7 +9764,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -9796,7 +9796,7 @@ export interface operations {
                      *             "bits": 1.9322556206509078,
                      *             "destructive": false,
                      *             "finding": "main-sign",
-                     *             "lossDrop": 0.06281184263857092,
+                     *             "lossDrop": 0.06281184263857076,
                      *             "minutes": 0.2,
                      *             "name": "What strikes you first",
                      *             "outcomes": [
@@ -9806,10 +9806,10 @@ export interface operations {
                      *                 "state": "flecks",
                      *                 "text": "Two-spotted spider mite 75, not in this book 9",
                      *                 "top": "two-spotted-mite",
-                     *                 "topP": 0.7469855284534554
+                     *                 "topP": 0.7469855284534556
                      *               }
                      *             ],
-                     *             "score": 0.9178407554769191
+                     *             "score": 0.9178407554769188
                      *           }
                      *         ],
                      *         "other": "open",
@@ -9896,7 +9896,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "to": "01KX8M6T402930T3SMFHEXJEYW"
+                 *       "to": "01KX8M6T40HAG7N44GX6SD3RGD"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveBody"];
@@ -9932,7 +9932,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0Y936XXEZVVVVWV8H",
+                     *         "person": "g-01KX8KD5T0GGDSHJFH136V45HC",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -10146,7 +10146,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10496,7 +10496,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -10820,7 +10820,7 @@ export interface operations {
                      *         "contact": "gilly, the bakery",
                      *         "grower": "Gilly Rowe",
                      *         "host": "fuchsia",
-                     *         "person": "g-01KX3X4TM0MNS10WKNXRPXJYHX",
+                     *         "person": "g-01KX3X4TM0DHVTZC21T5STCH8A",
                      *         "place": "balcony",
                      *         "plant": "Fuchsia",
                      *         "story": "wilting in wet soil"
@@ -11146,7 +11146,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11544,7 +11544,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -11774,7 +11774,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12010,7 +12010,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12467,7 +12467,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -12708,7 +12708,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13008,7 +13008,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13244,7 +13244,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -13596,7 +13596,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14028,7 +14028,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14190,7 +14190,7 @@ export interface operations {
                      *         "edible": true,
                      *         "grower": "Ilse",
                      *         "host": "bean",
-                     *         "person": "g-01KX8M6T40SCKWYY0BH1KVD99Y",
+                     *         "person": "g-01KX8M6T40RC6E8A4T2M7HHNJ2",
                      *         "place": "garden",
                      *         "plant": "Runner bean",
                      *         "story": "pale and dusty"
@@ -14944,15 +14944,15 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "blackberry",
+                     *       "host": "poinsettia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [],
                      *       "minutes": 0,
-                     *       "month": 3,
-                     *       "place": "greenhouse",
-                     *       "plant": "Blackberry and loganberry",
+                     *       "month": 8,
+                     *       "place": "indoors",
+                     *       "plant": "Poinsettia",
                      *       "sprayer": "2 L",
-                     *       "story": "Roots circle the pot."
+                     *       "story": "Leaves are tied with silk. I think it is colorado potato beetle."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -14989,7 +14989,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "blackberry",
+                     *       "host": "poinsettia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -14998,11 +14998,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 3,
-                     *       "place": "greenhouse",
-                     *       "plant": "Blackberry and loganberry",
+                     *       "month": 8,
+                     *       "place": "indoors",
+                     *       "plant": "Poinsettia",
                      *       "sprayer": "2 L",
-                     *       "story": "Roots circle the pot."
+                     *       "story": "Leaves are tied with silk. I think it is colorado potato beetle."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15046,7 +15046,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "host": "blackberry",
+                     *       "host": "poinsettia",
                      *       "id": "01K0EXAMPLE000000000000000",
                      *       "looks": [
                      *         {
@@ -15055,11 +15055,11 @@ export interface operations {
                      *         }
                      *       ],
                      *       "minutes": 0.2,
-                     *       "month": 3,
-                     *       "place": "greenhouse",
-                     *       "plant": "Blackberry and loganberry",
+                     *       "month": 8,
+                     *       "place": "indoors",
+                     *       "plant": "Poinsettia",
                      *       "sprayer": "2 L",
-                     *       "story": "Roots circle the pot."
+                     *       "story": "Leaves are tied with silk. I think it is colorado potato beetle."
                      *     }
                      */
                     "application/json": components["schemas"]["PracticeCase"];
@@ -15109,24 +15109,24 @@ export interface operations {
                      *       "brier": 0.25,
                      *       "expert": [
                      *         {
-                     *           "bits": 2.88073108532945,
+                     *           "bits": 1.1427572328444207,
                      *           "finding": "main-sign",
-                     *           "leads": "Rose scale",
+                     *           "leads": "Greenhouse whitefly",
                      *           "looks": [
                      *             {
                      *               "finding": "main-sign",
-                     *               "state": "lumps"
+                     *               "state": "creatures"
                      *             }
                      *           ],
                      *           "minutes": 0.2,
                      *           "name": "What strikes you first",
-                     *           "p": 0.19298073643866062,
+                     *           "p": 0.49083307084396544,
                      *           "saw": [
-                     *             "fluff, bumps or galls"
+                     *             "living things on it"
                      *           ]
                      *         }
                      *       ],
-                     *       "expertMinutes": 1.4,
+                     *       "expertMinutes": 1.7000000000000002,
                      *       "faults": [],
                      *       "firstUseful": 0,
                      *       "minutes": 0.2,
@@ -15135,19 +15135,19 @@ export interface operations {
                      *           "most": 40,
                      *           "name": "What it is",
                      *           "points": 0,
-                     *           "why": "it was rose scale"
+                     *           "why": "it was ladybirds, grown"
                      *         }
                      *       ],
-                     *       "points": 17,
+                     *       "points": 21,
                      *       "right": "no",
-                     *       "split": "bumps",
+                     *       "split": "main-sign",
                      *       "steps": [
                      *         {
                      *           "better": "What strikes you first",
-                     *           "betterBits": 2.88073108532945,
-                     *           "bits": 0.04834760693771356,
+                     *           "betterBits": 1.1427572328444207,
+                     *           "bits": 0.040037057078564864,
                      *           "finding": "flecks",
-                     *           "leads": "Ordinary ageing of old leaves",
+                     *           "leads": "Fungus gnat",
                      *           "looks": [
                      *             {
                      *               "finding": "flecks",
@@ -15157,15 +15157,15 @@ export interface operations {
                      *           "minutes": 0.2,
                      *           "name": "Pale pin-prick flecks",
                      *           "needless": true,
-                     *           "p": 0.027094526963223734,
+                     *           "p": 0.22855039002501554,
                      *           "saw": [
                      *             "none"
                      *           ]
                      *         }
                      *       ],
-                     *       "tilt": "Bumps on stems or leaves split it: flat covers like tiny shells.",
-                     *       "truth": "Rose scale",
-                     *       "truthId": "rose-scale"
+                     *       "tilt": "What strikes you first split it: living things on it.",
+                     *       "truth": "Ladybirds, grown",
+                     *       "truthId": "grown-ladybird"
                      *     }
                      */
                     "application/json": components["schemas"]["Score"];
@@ -15294,13 +15294,13 @@ export interface operations {
                     /**
                      * @example [
                      *       {
-                     *         "course": 2,
+                     *         "course": 1,
                      *         "days": 1,
                      *         "due": 0,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "n": 2,
                      *         "name": "Odile",
-                     *         "right": 1,
+                     *         "right": 0,
                      *         "role": "coordinator",
                      *         "says": [
                      *           "After 8 answers more, this says how far the certainty can be trusted."
@@ -15489,11 +15489,11 @@ export interface operations {
                      *       "name": "Name the plate",
                      *       "options": [
                      *         {
-                     *           "id": "magnolia-scale",
-                     *           "text": "Magnolia scale"
+                     *           "id": "cottony-scale",
+                     *           "text": "Cottony cushion scale"
                      *         }
                      *       ],
-                     *       "plate": "magnolia-scale"
+                     *       "plate": "hydrangea-scale"
                      *     }
                      */
                     "application/json": components["schemas"]["Asked"];
@@ -15524,7 +15524,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "choice": "magnolia-scale",
+                 *       "choice": "cottony-scale",
                  *       "sure": 0.7
                  *     }
                  */
@@ -15540,10 +15540,10 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "againDays": 2,
-                     *       "option": "magnolia-scale",
-                     *       "right": true,
-                     *       "why": "Big waxy brown domes on magnolia twigs drip honeydew that turns sooty. Scrub them off in summer before the young come out. The young that hatch late winter on the bare twigs, where a winter oil reaches them."
+                     *       "againDays": 0.5,
+                     *       "option": "hydrangea-scale",
+                     *       "right": false,
+                     *       "why": "White sacs in May hold hundreds of eggs. Wipe them off before July. The leaves below turn sticky and wash clean."
                      *     }
                      */
                     "application/json": components["schemas"]["Marked"];
@@ -15741,7 +15741,7 @@ export interface operations {
                      *             "version": 7
                      *           }
                      *         ],
-                     *         "id": "g-01KJQV9Z80BH5NM0ND0Y00BQND",
+                     *         "id": "g-01KJQV9Z80ZQKBXCXP529R0QT0",
                      *         "name": "Tamsin Reeve"
                      *       }
                      *     ]
@@ -15793,7 +15793,7 @@ export interface operations {
                      *               "edible": true,
                      *               "grower": "Perrin Oake",
                      *               "host": "tomato",
-                     *               "person": "g-01KKSAFA80PNW3195YBMKSEYKZ",
+                     *               "person": "g-01KKSAFA809RB1JEVG7A34BYXY",
                      *               "place": "garden",
                      *               "plant": "Tomato",
                      *               "square": "F6",
@@ -15927,7 +15927,7 @@ export interface operations {
                  *       "also": [
                  *         "Perrin"
                  *       ],
-                 *       "person": "g-01KKSAFA80PNW3195YBMKSEYKZ"
+                 *       "person": "g-01KKSAFA809RB1JEVG7A34BYXY"
                  *     }
                  */
                 "application/json": components["schemas"]["ForgetBody"];
@@ -16003,8 +16003,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "g-01KS358WM0W81QH8MNQAXYQRH4",
-                 *       "into": "g-01KX8BM5203NDSGF5BAB08MXH2"
+                 *       "from": "g-01KS358WM05CW2ACTCNW87TG87",
+                 *       "into": "g-01KX8BM520C8A7PGCZCNYJC7PS"
                  *     }
                  */
                 "application/json": components["schemas"]["MergeBody"];
@@ -16048,10 +16048,10 @@ export interface operations {
                 /**
                  * @example {
                  *       "cases": [
-                 *         "01KX8BM520H314R2XD82WX6YVA"
+                 *         "01KX8BM520MACBQ66TJZK36NBJ"
                  *       ],
                  *       "name": "Sorrel Whitby",
-                 *       "person": "g-01KX8BM5203NDSGF5BAB08MXH2"
+                 *       "person": "g-01KX8BM520C8A7PGCZCNYJC7PS"
                  *     }
                  */
                 "application/json": components["schemas"]["SplitBody"];
@@ -16068,7 +16068,7 @@ export interface operations {
                      * @example {
                      *       "cases": 1,
                      *       "earlier": [],
-                     *       "id": "g-01KX8M6T40PCMR842D8R9KM4EH",
+                     *       "id": "g-01KX8M6T40B1KQSSMS6NG0EMGZ",
                      *       "name": "Sorrel Whitby"
                      *     }
                      */
@@ -16099,11 +16099,11 @@ export interface operations {
                  * @example {
                  *       "cases": [
                  *         {
-                 *           "id": "01KX8M6T40HECF3VSV0RB6RYVH",
+                 *           "id": "01KX8M6T40ZGF6JQJNZ9SB6T8R",
                  *           "version": 2
                  *         },
                  *         {
-                 *           "id": "01KX8M6T40R3P3XNMPV8E3W9J3",
+                 *           "id": "01KX8M6T40MEQRR9HZAM5YEDC0",
                  *           "version": 2
                  *         }
                  *       ]
@@ -16141,7 +16141,7 @@ export interface operations {
                      *       "intake": {
                      *         "grower": "Ilse Marrow",
                      *         "host": "bean",
-                     *         "person": "g-01KX8KD5T0Y936XXEZVVVVWV8H",
+                     *         "person": "g-01KX8KD5T0GGDSHJFH136V45HC",
                      *         "place": "garden",
                      *         "plant": "bean",
                      *         "story": "cannot be told"
@@ -16551,10 +16551,10 @@ export interface operations {
                      * @example [
                      *       {
                      *         "at": "2026-07-11T13:00:00Z",
-                     *         "cases": 1,
+                     *         "cases": 425,
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "kind": "csv",
-                     *         "name": "cards.csv",
+                     *         "name": "the card index of before.csv",
                      *         "who": "Odile"
                      *       }
                      *     ]
@@ -16817,7 +16817,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "gone": 1,
+                     *       "gone": 425,
                      *       "stay": []
                      *     }
                      */
@@ -17054,15 +17054,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 2898744,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
+                     *       "bytes": 3834008,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples3105269817/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 3,
                      *         "keep": 7
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T03:00:00+01:00",
                      *       "people": 24,
@@ -17123,15 +17123,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 2911104,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
+                     *       "bytes": 3846368,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples3105269817/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17214,8 +17214,8 @@ export interface operations {
                      *       "backups": [
                      *         {
                      *           "at": "2026-07-11T13:00:00Z",
-                     *           "bytes": 1732608,
-                     *           "cases": 455,
+                     *           "bytes": 823296,
+                     *           "cases": 31,
                      *           "file": "botanik-20260711-130000.db",
                      *           "there": true
                      *         }
@@ -17228,15 +17228,15 @@ export interface operations {
                      *         "remedies": 113,
                      *         "version": "25b83c73d0"
                      *       },
-                     *       "bytes": 3166544,
-                     *       "cases": 455,
-                     *       "folder": "/tmp/TestExamples1612970171/001/backups",
+                     *       "bytes": 3908168,
+                     *       "cases": 31,
+                     *       "folder": "/tmp/TestExamples3105269817/001/backups",
                      *       "keeping": {
                      *         "every": "day",
                      *         "hour": 2,
                      *         "keep": 10
                      *       },
-                     *       "lines": 659,
+                     *       "lines": 235,
                      *       "looked": "2026-07-11T13:00:00Z",
                      *       "next": "2026-07-12T02:00:00+01:00",
                      *       "people": 24,
@@ -17277,8 +17277,8 @@ export interface operations {
                     /**
                      * @example {
                      *       "at": "2026-07-11T13:00:00Z",
-                     *       "bytes": 1732608,
-                     *       "cases": 455,
+                     *       "bytes": 823296,
+                     *       "cases": 31,
                      *       "file": "botanik-20260711-130000.db",
                      *       "there": true
                      *     }
@@ -17629,7 +17629,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/MuUeQAn1NRWHbG1cRlZemVfsy_TnGbwB",
+                     *       "path": "/join/LMWYLt_IY6xaUnkWcpwSKOt8T8I8npQf",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17763,7 +17763,7 @@ export interface operations {
                 content: {
                     /**
                      * @example {
-                     *       "path": "/join/8jRbp3_CacJM5wmROzIW7b4eGA92V8IT",
+                     *       "path": "/join/w2u_-KBZ352FKE86USdAChsIHlsWA6RD",
                      *       "person": {
                      *         "id": "01K0EXAMPLE000000000000000",
                      *         "login": "petra",
@@ -17809,7 +17809,7 @@ export interface operations {
                      * @example [
                      *       {
                      *         "begun": "2026-07-11T13:00:00Z",
-                     *         "id": "840429a62389bebf",
+                     *         "id": "e83ab0a3119d254d",
                      *         "last": "2026-07-11T13:00:00Z",
                      *         "until": "2026-07-16T13:00:00Z"
                      *       }
@@ -20257,7 +20257,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T402930T3SMFHEXJEYW",
+                 *       "account": "01KX8M6T40HAG7N44GX6SD3RGD",
                  *       "first": "2099-08-01",
                  *       "last": "2099-08-14"
                  *     }
@@ -20342,7 +20342,7 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "account": "01KX8M6T402930T3SMFHEXJEYW",
+                 *       "account": "01KX8M6T40HAG7N44GX6SD3RGD",
                  *       "first": "2099-08-01"
                  *     }
                  */
@@ -20426,8 +20426,8 @@ export interface operations {
             content: {
                 /**
                  * @example {
-                 *       "from": "01KX8M6T402930T3SMFHEXJEYW",
-                 *       "to": "01KX8M6T402930T3SMFE6ABZKF"
+                 *       "from": "01KX8M6T40HAG7N44GX6SD3RGD",
+                 *       "to": "01KX8M6T40HAG7N44GX50CCWC9"
                  *     }
                  */
                 "application/json": components["schemas"]["GiveAllBody"];

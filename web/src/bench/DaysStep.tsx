@@ -240,7 +240,7 @@ export function DaysStep({ view }: { view: View }) {
         )}
         <small>
           The label's shortest gap, longest gap, most per season and wait before picking always hold. The temperature is
-          that of the forecast, or of the room.
+          that of the forecast, of a usual year where there is none, or of the room.
         </small>
         {winter && (
           <Link to={`/spray-days/winter?case=${view.id}`} data-winter-link>

@@ -158,6 +158,14 @@ function LifeBar({ plan, at }: { plan: S['DaysPlan']; at: (day: string) => numbe
 
 /** The forecast, a day a column: rain as a bar, the warmest hour as a figure. */
 function Sky({ of }: { of: S['Weeks'] }) {
+  if (!of.sky.length)
+    return (
+      <div className="sky">
+        <small className="what" style={{ left: 0 }}>
+          no forecast is known here
+        </small>
+      </div>
+    );
   return (
     <div className="sky" role="img" aria-label={`Forecast for ${of.sky.length} days: rain and warmest hour`}>
       {of.sky.map((d, i) => (
