@@ -63,7 +63,7 @@ dev: $(WEB)
 api: $(PAGE)
 	go test ./internal/httpapi -run TestExamples -record -count=1
 	go run ./cmd/botanik openapi > internal/httpapi/openapi.json
-	cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o src/api/schema.d.ts
+	cd web && node scripts/types.mjs src/api/schema.d.ts
 
 check: $(PAGE)
 	@test -z "$$(gofmt -l cmd core herbarium internal e2e web/embed.go)" || (gofmt -l cmd core herbarium internal e2e web/embed.go; echo "run gofmt -w on these"; exit 1)
@@ -73,7 +73,7 @@ check: $(PAGE)
 	cd web && REDOCLY_TELEMETRY=off REDOCLY_SUPPRESS_UPDATE_NOTICE=true npx --no-install redocly lint --extends recommended-strict --format summary ../internal/httpapi/openapi.json 2>&1 | grep -vE 'Node|^ *[║╔╚]|npm warn' ; exit $${PIPESTATUS[0]}
 	go run ./cmd/botanik kb check
 	@go run ./cmd/botanik openapi | diff -q - internal/httpapi/openapi.json >/dev/null || (echo "internal/httpapi/openapi.json is stale: make api"; exit 1)
-	@cd web && npx --no-install openapi-typescript ../internal/httpapi/openapi.json -o /tmp/botanik-schema.d.ts >/dev/null 2>&1 && diff -q /tmp/botanik-schema.d.ts src/api/schema.d.ts >/dev/null || (echo "web/src/api/schema.d.ts is stale: make api"; exit 1)
+	@cd web && node scripts/types.mjs /tmp/botanik-schema.d.ts && diff -q /tmp/botanik-schema.d.ts src/api/schema.d.ts >/dev/null || (echo "web/src/api/schema.d.ts is stale: make api"; exit 1)
 
 # Pictures of the demo desk for the README.
 shots: browser $(PAGE)

@@ -50,8 +50,12 @@ func TestADesksOwnFolderChangesAndAdds(t *testing.T) {
 func TestAnOldFolderStillOpens(t *testing.T) {
 	dir := t.TempDir()
 	require.NoError(t, os.MkdirAll(filepath.Join(dir, "remedies"), 0o755))
-	raw, err := ours.ReadFile("remedies/2-products.yaml")
-	require.NoError(t, err)
+	var raw []byte
+	for _, sheet := range []string{"4-soaps-and-oils", "5-plant-made-and-microbial", "6-minerals"} {
+		text, err := ours.ReadFile("remedies/" + sheet + ".yaml")
+		require.NoError(t, err)
+		raw = append(raw, text...)
+	}
 	old := strings.ReplaceAll(string(raw), "active: {of: spinosad, low: 0.06, high: 0.1}", "active: 0.06 to 0.1 g of spinosad")
 	old = strings.ReplaceAll(old, ", way: dust, g_per_ml: 0.4", "")
 	require.NotEqual(t, string(raw), old)

@@ -1,9 +1,9 @@
 package differential
 
 import (
+	"cmp"
 	"math"
 	"slices"
-	"sort"
 
 	"botanik/core/knowledge"
 )
@@ -372,13 +372,14 @@ func logSum(x []float64) float64 {
 	return m + math.Log(sum)
 }
 
-// order returns cause indices, most likely first; ties by id.
+// order returns cause indices, most likely first; ties by id. What only the order of
+// adding up made different is a tie.
 func order(logp []float64) []int {
 	idx := make([]int, len(logp))
 	for i := range idx {
 		idx[i] = i
 	}
-	sort.SliceStable(idx, func(a, b int) bool { return logp[idx[a]] > logp[idx[b]] })
+	slices.SortFunc(idx, func(a, b int) int { return cmp.Or(cmp.Compare(even(logp[b]), even(logp[a])), a-b) })
 	return idx
 }
 

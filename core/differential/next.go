@@ -96,7 +96,9 @@ func (e *Engine) nextLooks(k *reckoning, looks []Look, keep int) ([]NextLook, []
 		}
 		out = append(out, NextLook{Finding: f.ID, Name: f.Name, LossDrop: drop, Bits: bits, Minutes: f.Minutes, Destructive: f.Destructive, Score: (drop + worthBits*bits) / (min(f.Minutes, 30) + lookOverhead)})
 	}
-	slices.SortStableFunc(out, func(a, b NextLook) int { return cmp.Compare(b.Score, a.Score) })
+	slices.SortFunc(out, func(a, b NextLook) int {
+		return cmp.Or(cmp.Compare(even(b.Score), even(a.Score)), cmp.Compare(a.Finding, b.Finding))
+	})
 	gentleFirst(out)
 	slices.SortStableFunc(out, func(a, b NextLook) int {
 		return cmp.Compare(rankIn(left, a.Finding), rankIn(left, b.Finding))
@@ -351,3 +353,6 @@ func (e *Engine) Next(s Circumstances, looks []Look, keep int) []NextLook {
 	out, _ := e.nextLooks(e.reckon(s, looks), looks, keep)
 	return out
 }
+
+// even takes off what only the order of a sum made different.
+func even(score float64) float64 { return math.Round(score * 1e9) }

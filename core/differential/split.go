@@ -68,6 +68,8 @@ func (e *Engine) Split(causes []string) ([]SplitLook, error) {
 		}
 		out = append(out, look)
 	}
-	slices.SortStableFunc(out, func(a, b SplitLook) int { return cmp.Compare(b.PerMinute, a.PerMinute) })
+	slices.SortFunc(out, func(a, b SplitLook) int {
+		return cmp.Or(cmp.Compare(even(b.PerMinute), even(a.PerMinute)), cmp.Compare(a.Finding, b.Finding))
+	})
 	return out, nil
 }

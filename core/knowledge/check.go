@@ -134,6 +134,7 @@ func Check(b *Base) []Problem {
 		k.saying(x)
 	}
 	k.slides()
+	k.sheets()
 	for _, x := range b.Schools {
 		k.school(x)
 	}

@@ -170,6 +170,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a slide that shows what":     {func(p *parts) { p.slide.States["lobes"] = []string{"nine"} }, "slide s", "nine"},
 		"a slide measured at nothing": {func(p *parts) { p.slide.Ranges = map[string][2]float64{"lobes": {1, 2}} }, "slide s", "no range"},
 		"a slide on no plant":         {func(p *parts) { p.slide.Hosts = []string{"triffid"} }, "slide s", "triffid"},
+		"a cause on another's sheet":  {func(p *parts) { p.a.Class, p.a.Kind, p.a.From = "mite", "pest", "herbarium/causes/moths.yaml" }, "cause a", "move it to mites"},
 		"a protocol of no danger":     {func(p *parts) { p.protocol.Mind = "" }, "protocol p", "mind"},
 		"a protocol of no steps":      {func(p *parts) { p.protocol.Steps = nil }, "protocol p", "no steps"},
 		"a slide unsourced":           {func(p *parts) { p.slide.Source = "" }, "slide s", "source"},

@@ -1,6 +1,7 @@
 package saying
 
 import (
+	"cmp"
 	"math"
 	"slices"
 	"strings"
@@ -205,14 +206,8 @@ func (x *Index) Find(text string, tell []string, n int) []Line {
 			out = append(out, l)
 		}
 	}
-	slices.SortStableFunc(out, func(a, b Line) int {
-		switch {
-		case a.score > b.score:
-			return -1
-		case a.score < b.score:
-			return 1
-		}
-		return 0
+	slices.SortFunc(out, func(a, b Line) int {
+		return cmp.Or(cmp.Compare(b.score, a.score), cmp.Compare(a.Finding, b.Finding))
 	})
 	if len(out) > 0 {
 		least := out[0].score * cutShort
@@ -273,8 +268,8 @@ func (t *tally) line(f *knowledge.Finding, total float64, words int, denied bool
 		}
 	}
 	covered := 0.0
-	for _, v := range t.tells {
-		covered += v
+	for w := range words { // not by the map: the same words add up to the same sum
+		covered += t.tells[w]
 	}
 	share := covered / total
 	out := Line{Finding: f.ID, score: (max(line, 0) + best) * share * share}
