@@ -18,7 +18,7 @@ build: $(BIN)
 
 # The book in a form that opens in some 30 ms instead of 700; without it the sheets are read.
 BOOK := herbarium/packed/book.gob.gz
-BOOKFILES := $(shell find herbarium core/knowledge core/scope core/sprayday -name '*.yaml' -o -name '*.go' | grep -v _test.go)
+BOOKFILES := $(shell find herbarium core/knowledge core/microscopy core/sprayday -name '*.yaml' -o -name '*.go' | grep -v _test.go)
 $(BOOK): $(BOOKFILES)
 	go run ./herbarium/pack $@
 
@@ -103,7 +103,7 @@ attack: $(PAGE)
 # The ranking against independent cases (TRIAL), as entered and following its looks.
 TRIAL ?= ../shared/trial/cases.json
 trial:
-	go run ./cmd/botanik trial --again core/trial/testdata/again.json $(TRIAL)
+	go run ./cmd/botanik trial --again core/evaluation/testdata/again.json $(TRIAL)
 
 # One line each: bench NAME: measured R, goal G (ratios of one run).
 bench: $(PAGE) $(BOOK)

@@ -18,27 +18,27 @@ var outside = []string{"net", "os", "log", "database", "io/fs", "math/rand", "cr
 
 // arrows between the rooms: what each may lean on. Nothing runs back up.
 var arrows = map[string][]string{
-	"cmd/botanik":                {"core", "herbarium", "web", "internal/calc", "internal/camera", "internal/demo", "internal/gateway", "internal/desk", "internal/loop", "internal/records", "internal/house", "internal/httpapi", "internal/people", "internal/simulated", "internal/store", "internal/guard", "internal/bounded"},
-	"internal/httpapi":           {"core", "internal/calendar", "internal/camera", "internal/casefile", "internal/desk", "internal/loop", "internal/overview", "internal/practice", "internal/records", "internal/hourly", "internal/house", "internal/people", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber", "internal/bounded"},
-	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/overview", "internal/records", "internal/house", "internal/people"},
-	"internal/desk":              {"core", "internal/air", "internal/casefile", "internal/gateway", "internal/handout", "internal/hourly", "internal/house", "internal/interchange", "internal/people", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
-	"internal/records":           {"core", "internal/casefile", "internal/desk", "internal/house", "internal/interchange", "internal/people", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
-	"internal/practice":          {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/store"},
-	"internal/overview":          {"core", "internal/casefile", "internal/desk", "internal/house", "internal/people", "internal/store"},
-	"internal/loop":              {"core", "internal/casefile", "internal/desk", "internal/gateway", "internal/handout", "internal/house", "internal/people", "internal/store"},
-	"internal/handout":           {"core", "internal/casefile", "internal/house"},
-	"internal/house":             {"core", "internal/air", "internal/camera", "internal/gateway", "internal/people", "internal/store", "internal/schema", "internal/device"},
-	"internal/people":            {"core", "internal/store"},
+	"cmd/botanik":                {"core", "herbarium", "web", "internal/compute", "internal/camera", "internal/demo", "internal/messaging", "internal/desk", "internal/loop", "internal/records", "internal/settings", "internal/httpapi", "internal/accounts", "internal/simulated", "internal/store", "internal/guard", "internal/bounded"},
+	"internal/httpapi":           {"core", "internal/calendar", "internal/camera", "internal/casefile", "internal/desk", "internal/loop", "internal/overview", "internal/practice", "internal/records", "internal/weatherfile", "internal/settings", "internal/accounts", "internal/photo", "internal/store", "internal/httpapi/grower", "internal/httpapi/humafiber", "internal/bounded"},
+	"internal/demo":              {"core", "internal/casefile", "internal/desk", "internal/overview", "internal/records", "internal/settings", "internal/accounts"},
+	"internal/desk":              {"core", "internal/weathersource", "internal/casefile", "internal/messaging", "internal/handout", "internal/weatherfile", "internal/settings", "internal/interchange", "internal/accounts", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
+	"internal/records":           {"core", "internal/casefile", "internal/desk", "internal/settings", "internal/interchange", "internal/accounts", "internal/photo", "internal/store", "internal/guard", "internal/schema"},
+	"internal/practice":          {"core", "internal/casefile", "internal/desk", "internal/settings", "internal/accounts", "internal/store"},
+	"internal/overview":          {"core", "internal/casefile", "internal/desk", "internal/settings", "internal/accounts", "internal/store"},
+	"internal/loop":              {"core", "internal/casefile", "internal/desk", "internal/messaging", "internal/handout", "internal/settings", "internal/accounts", "internal/store"},
+	"internal/handout":           {"core", "internal/casefile", "internal/settings"},
+	"internal/settings":          {"core", "internal/weathersource", "internal/camera", "internal/messaging", "internal/accounts", "internal/store", "internal/schema", "internal/device"},
+	"internal/accounts":          {"core", "internal/store"},
 	"internal/casefile":          {"core"},
-	"internal/air":               {"core", "internal/device", "internal/guard"},
-	"internal/gateway":           {"core", "internal/device"},
-	"internal/hourly":            {"core", "internal/bounded"},
+	"internal/weathersource":     {"core", "internal/device", "internal/guard"},
+	"internal/messaging":         {"core", "internal/device"},
+	"internal/weatherfile":       {"core", "internal/bounded"},
 	"internal/interchange":       {"core", "internal/bounded"},
-	"internal/calc":              {"core", "internal/bounded"},
+	"internal/compute":           {"core", "internal/bounded"},
 	"internal/calendar":          {"core", "internal/casefile"},
 	"internal/camera":            {"core", "internal/device"},
 	"internal/photo":             {"core"},
-	"internal/simulated":         {"core", "internal/air", "internal/gateway"},
+	"internal/simulated":         {"core", "internal/weathersource", "internal/messaging"},
 	"internal/store":             {},
 	"internal/bounded":           {},
 	"internal/device":            {"core"},
@@ -52,7 +52,7 @@ var arrows = map[string][]string{
 }
 
 // Inside core, a room may lean only on rooms before it in this list.
-var coreFloors = []string{"fault", "humanise", "civil", "weather", "sprayday", "scope", "mix", "scouting", "knowledge", "saying", "season", "lifecycle", "differential", "trial", "remedy", "dosage", "plan", "casework", "drill"}
+var coreFloors = []string{"fault", "humanise", "civil", "weather", "sprayday", "microscopy", "mix", "scouting", "knowledge", "vernacular", "season", "lifecycle", "differential", "evaluation", "remedy", "dosage", "plan", "casework", "training"}
 
 func TestArrowsRunOneWay(t *testing.T) {
 	root, err := filepath.Abs("..")

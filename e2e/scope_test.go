@@ -11,7 +11,7 @@ import (
 	"strconv"
 	"testing"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/herbarium"
 	"botanik/internal/simulated"
 
@@ -23,7 +23,7 @@ import (
 )
 
 // onPicture clicks a place of the picture, in its own pixels.
-func (p *page) onPicture(at scope.Point) {
+func (p *page) onPicture(at microscopy.Point) {
 	p.t.Helper()
 	var box struct{ X, Y, K float64 }
 	p.eval(`(i => { i.scrollIntoView({block: 'center'}); const r = i.getBoundingClientRect(); return {X: r.left, Y: r.top, K: r.width / i.naturalWidth} })(document.querySelector('[data-onpicture] img'))`, &box)
@@ -32,7 +32,7 @@ func (p *page) onPicture(at scope.Point) {
 }
 
 // dragged draws a stroke with the button held, in pixels of the picture.
-func (p *page) dragged(from, to scope.Point) {
+func (p *page) dragged(from, to microscopy.Point) {
 	p.t.Helper()
 	var box struct{ X, Y, K float64 }
 	p.eval(`(i => { const r = i.getBoundingClientRect(); return {X: r.left, Y: r.top, K: r.width / i.naturalWidth} })(document.querySelector('[data-onpicture] img'))`, &box)
@@ -48,7 +48,7 @@ func (p *page) dragged(from, to scope.Point) {
 }
 
 // crossTo moves the cross of the picture with the arrow keys and sets a point there.
-func (p *page) crossTo(from, to scope.Point) {
+func (p *page) crossTo(from, to microscopy.Point) {
 	p.t.Helper()
 	steps := func(d float64, less, more string) {
 		key := more
@@ -69,7 +69,9 @@ func (p *page) crossTo(from, to scope.Point) {
 	p.drawn()
 }
 
-func rounded(p scope.Point) scope.Point { return scope.Point{X: math.Round(p.X), Y: math.Round(p.Y)} }
+func rounded(p microscopy.Point) microscopy.Point {
+	return microscopy.Point{X: math.Round(p.X), Y: math.Round(p.Y)}
+}
 
 // From a line of the Look step to the scope, and back as a finding with its certainty.
 func TestARatioIsMeasuredAndComesBackAsALook(t *testing.T) {
@@ -115,7 +117,7 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	p := browse(t, "http://"+d.addr, 1280, 800)
 	p.signIn("ansel")
 	tray := simulated.NewScopeCamera(herbarium.Embedded().SlideKey)
-	length := func(x [2]scope.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
+	length := func(x [2]microscopy.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
 	within := func(true_ float64) {
 		t.Helper()
 		var says string
@@ -143,7 +145,7 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 			p.do(chromedp.Evaluate(anew+`.click()`, nil))
 		}
 		for range 2 {
-			for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
+			for _, x := range [][2]microscopy.Point{truth.Opening, truth.Lobe} {
 				p.onPicture(x[0])
 				p.onPicture(x[1])
 			}
@@ -157,8 +159,8 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
 	p.do(chromedp.Evaluate(anew+`.click()`, nil))
 	p.focus(`[data-onpicture]`)
-	at := scope.Point{X: 480, Y: 360}
-	for _, x := range [][2]scope.Point{truth.Opening, truth.Lobe} {
+	at := microscopy.Point{X: 480, Y: 360}
+	for _, x := range [][2]microscopy.Point{truth.Opening, truth.Lobe} {
 		for _, end := range x {
 			p.crossTo(at, rounded(end))
 			at = rounded(end)
@@ -170,8 +172,8 @@ func TestTheCamerasSlideGivesItsTrueRatio(t *testing.T) {
 	// Another objective: what was read before is no part of this ratio.
 	p.click(`[data-camera] [data-chip="10x"]`)
 	p.see(`[data-camera="310x"] [data-onpicture] img`)
-	p.onPicture(scope.Point{X: 400, Y: 300})
-	p.onPicture(scope.Point{X: 400, Y: 340})
+	p.onPicture(microscopy.Point{X: 400, Y: 300})
+	p.onPicture(microscopy.Point{X: 400, Y: 340})
 	p.until("a new beginning", `document.querySelector('[data-readings=b]').innerText.trim() === '–'`)
 }
 
@@ -209,8 +211,8 @@ func TestASlideIsKeyedAndAMicroscopeCalibrated(t *testing.T) {
 	p.see(`[data-camera="micrometer40x"] [data-onpicture] img`)
 	p.until("the frame", `document.querySelector('[data-onpicture] img').naturalWidth === 960`)
 	for range 2 {
-		p.onPicture(scope.Point{X: 20, Y: 330})
-		p.onPicture(scope.Point{X: 520, Y: 330})
+		p.onPicture(microscopy.Point{X: 20, Y: 330})
+		p.onPicture(microscopy.Point{X: 520, Y: 330})
 	}
 	p.see(`[data-pixels="2"]`)
 	var um float64
@@ -279,7 +281,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.eval(`document.querySelector('[data-onpicture] img').naturalWidth`, &w)
 	p.still()
 	k := w / 100 // points in hundredths of its width
-	at := func(x, y float64) { p.onPicture(scope.Point{X: x * k, Y: y * k}) }
+	at := func(x, y float64) { p.onPicture(microscopy.Point{X: x * k, Y: y * k}) }
 	at(10, 10)
 	at(60, 10)
 	p.fill(`input[name=known-mm]`, "50")
@@ -315,7 +317,7 @@ func TestAPictureIsMeasured(t *testing.T) {
 	p.click(`[data-chip=paint]`)
 	at(75, 35)
 	sick(.25 + math.Pi*(400./60)*(400./60)/(320*200))
-	p.dragged(scope.Point{X: 84 * k, Y: 20 * k}, scope.Point{X: 84 * k, Y: 50 * k})
+	p.dragged(microscopy.Point{X: 84 * k, Y: 20 * k}, microscopy.Point{X: 84 * k, Y: 50 * k})
 	sick(.25 + (math.Pi*44.4+2*(400./60)*120)/(320*200))
 	p.click(`[data-do=keep-share]`)
 	p.read("kept by Ansel: 28 in 100")

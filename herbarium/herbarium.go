@@ -14,7 +14,7 @@ import (
 	"sync"
 
 	"botanik/core/knowledge"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/core/sprayday"
 	"botanik/internal/bounded"
 
@@ -139,9 +139,9 @@ func (e *entries) read(name, label string, data []byte) error {
 	case "sampling":
 		return decode(label, data, &e.Sampling, func(x *knowledge.Sampling) *string { x.From = label; return &x.ID })
 	case "slidecharacters":
-		return decode(label, data, &e.Characters, func(x *scope.Character) *string { x.From = label; return &x.ID })
+		return decode(label, data, &e.Characters, func(x *microscopy.Character) *string { x.From = label; return &x.ID })
 	case "slides":
-		return decode(label, data, &e.Slides, func(x *scope.Species) *string { x.From = label; return &x.ID })
+		return decode(label, data, &e.Slides, func(x *microscopy.Species) *string { x.From = label; return &x.ID })
 	case "winter":
 		return decode(label, data, &e.Winters, func(x *knowledge.WinterRule) *string { x.From = label; return &x.Climate })
 	case "schools":

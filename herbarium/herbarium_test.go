@@ -8,7 +8,7 @@ import (
 	"testing"
 
 	"botanik/core/knowledge"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -39,10 +39,10 @@ func TestADesksOwnFolderChangesAndAdds(t *testing.T) {
 	require.NoError(t, os.WriteFile(filepath.Join(dir, "slides", "own.yaml"), []byte("- {id: palm-thread, name: Palm thread scale, scientific: Ischnaspis sp., group: armored scale, states: {body: [thread], lobes: [two]}, hosts: [rose], source: judgement of a test}\n"), 0o644))
 	b, err = Load(dir)
 	require.NoError(t, err)
-	a, err := b.SlideKey.Identify("armored scale", []scope.Seen{{Character: "body", State: "thread"}, {Character: "lobes", State: "two"}}, nil)
+	a, err := b.SlideKey.Identify("armored scale", []microscopy.Seen{{Character: "body", State: "thread"}, {Character: "lobes", State: "two"}}, nil)
 	require.NoError(t, err)
 	assert.Equal(t, "palm-thread", a.Fits[0].Species)
-	assert.Empty(t, knowledge.Grave(knowledge.Check(b)))
+	assert.Empty(t, knowledge.Errors(knowledge.Check(b)))
 }
 
 // A folder written before concentrates had figures and doses a way still opens, and is

@@ -15,8 +15,8 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/internal/bounded"
-	"botanik/internal/calc"
-	"botanik/internal/house"
+	"botanik/internal/compute"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
@@ -32,7 +32,7 @@ var errLines = fault.New("", "some lines could not be used", "each says why in i
 
 // eachLine works out a computation for each line of the input and answers it on a line of
 // its own, in order: the result, or {"line": n, "errors": [...]}.
-func eachLine(cmd *cobra.Command, c calc.Computation, b *knowledge.Base) error {
+func eachLine(cmd *cobra.Command, c compute.Computation, b *knowledge.Base) error {
 	out := bufio.NewWriter(cmd.OutOrStdout())
 	enc := json.NewEncoder(out)
 	enc.SetEscapeHTML(false)
@@ -59,7 +59,7 @@ func eachLine(cmd *cobra.Command, c calc.Computation, b *knowledge.Base) error {
 }
 
 func runCalc(cmd *cobra.Command, name string, base loadBase, lines bool) error {
-	c, err := calc.Find(name)
+	c, err := compute.Find(name)
 	if err != nil {
 		return err
 	}
@@ -82,7 +82,7 @@ func runCalc(cmd *cobra.Command, name string, base loadBase, lines bool) error {
 }
 
 func computeCmd(name string, base loadBase) *cobra.Command {
-	c, err := calc.Find(name)
+	c, err := compute.Find(name)
 	if err != nil {
 		panic(err) // the name is compiled in
 	}
@@ -99,7 +99,7 @@ func computeCmd(name string, base loadBase) *cobra.Command {
 }
 
 func describe(cmd *cobra.Command, name string, base loadBase) error {
-	c, err := calc.Find(name)
+	c, err := compute.Find(name)
 	if err != nil {
 		return err
 	}
@@ -117,7 +117,7 @@ func describe(cmd *cobra.Command, name string, base loadBase) error {
 // names of the computations, for completion.
 func names() []string {
 	out := []string{}
-	for _, c := range calc.All() {
+	for _, c := range compute.All() {
 		out = append(out, c.Name)
 	}
 	return out
@@ -129,13 +129,13 @@ func calcCmd(base loadBase) *cobra.Command {
 		if list || len(args) == 0 && !schema {
 			if asJSON {
 				rows := []map[string]string{}
-				for _, c := range calc.All() {
+				for _, c := range compute.All() {
 					rows = append(rows, map[string]string{"name": c.Name, "about": c.About})
 				}
 				return printJSON(cmd.OutOrStdout(), rows)
 			}
 			w := tabwriter.NewWriter(cmd.OutOrStdout(), 0, 4, 2, ' ', 0)
-			for _, c := range calc.All() {
+			for _, c := range compute.All() {
 				_, _ = fmt.Fprintf(w, "%s\t%s\n", c.Name, c.About)
 			}
 			return w.Flush()
@@ -213,10 +213,10 @@ func houseProblems(ctx context.Context, dir string, b *knowledge.Base) ([]knowle
 	if err != nil {
 		return nil, err
 	}
-	rules, _, err := house.New(st, b, time.Now).Rules(ctx)
+	rules, _, err := settings.New(st, b, time.Now).Rules(ctx)
 	out := []knowledge.Problem{}
 	if err == nil {
-		for _, f := range fault.From(house.Check(b, rules)) {
+		for _, f := range fault.From(settings.Check(b, rules)) {
 			out = append(out, knowledge.Problem{File: dir, Entry: "house rules, " + f.Field, What: f.Problem, Mend: f.Mend})
 		}
 	}

@@ -11,7 +11,7 @@ import (
 	"time"
 
 	"botanik/core/fault"
-	"botanik/internal/people"
+	"botanik/internal/accounts"
 	"botanik/internal/store"
 
 	"github.com/spf13/cobra"
@@ -49,7 +49,7 @@ func restoreCmd() *cobra.Command {
 
 // withPeople opens the accounts of a desk, beside a running one too; fresh makes
 // a desk where there is none.
-func withPeople(ctx context.Context, fresh bool, f func(*people.Service) error) error {
+func withPeople(ctx context.Context, fresh bool, f func(*accounts.Service) error) error {
 	st, err := store.Attach(ctx, dataDir())
 	var t *store.Trouble
 	if errors.As(err, &t) && (t.Kind == store.Older || t.Kind == store.NoDesk && fresh) {
@@ -58,7 +58,7 @@ func withPeople(ctx context.Context, fresh bool, f func(*people.Service) error) 
 	if err != nil {
 		return err
 	}
-	return errors.Join(f(people.New(st, time.Now)), st.Close())
+	return errors.Join(f(accounts.New(st, time.Now)), st.Close())
 }
 
 // password reads one from BOTANIK_PASSWORD or standard input.
@@ -72,7 +72,7 @@ func password(cmd *cobra.Command) (string, error) {
 
 func userCmd() *cobra.Command {
 	cmd := &cobra.Command{Use: "user", Short: "People who may sign in"}
-	var p people.NewPerson
+	var p accounts.NewPerson
 	add := &cobra.Command{Use: "add LOGIN", Short: "Add a person; the password is read from standard input or BOTANIK_PASSWORD", Args: cobra.ExactArgs(1), RunE: func(cmd *cobra.Command, args []string) (err error) {
 		p.Login = args[0]
 		if p.Password, err = password(cmd); err != nil {
@@ -81,8 +81,8 @@ func userCmd() *cobra.Command {
 		if p.Name == "" {
 			p.Name = p.Login
 		}
-		return withPeople(cmd.Context(), true, func(s *people.Service) error {
-			who, err := s.Add(cmd.Context(), people.Person{}, p)
+		return withPeople(cmd.Context(), true, func(s *accounts.Service) error {
+			who, err := s.Add(cmd.Context(), accounts.Person{}, p)
 			if err != nil {
 				return err
 			}
@@ -90,9 +90,9 @@ func userCmd() *cobra.Command {
 		})
 	}}
 	add.Flags().StringVar(&p.Name, "name", "", "the name others know")
-	add.Flags().StringVar(&p.Role, "role", people.Advisor, "coordinator, advisor or trainee")
+	add.Flags().StringVar(&p.Role, "role", accounts.Advisor, "coordinator, advisor or trainee")
 	list := &cobra.Command{Use: "list", Short: "Everyone, those switched off too", Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
-		return withPeople(cmd.Context(), false, func(s *people.Service) error {
+		return withPeople(cmd.Context(), false, func(s *accounts.Service) error {
 			all, err := s.All(cmd.Context())
 			if err != nil {
 				return err
@@ -110,20 +110,20 @@ func userCmd() *cobra.Command {
 	}}
 	yes, no := true, false
 	cmd.AddCommand(add, list,
-		setCmd("passwd", "Give a person a new password, read like add's; ends their sessions", func(cmd *cobra.Command) (people.Change, error) {
+		setCmd("passwd", "Give a person a new password, read like add's; ends their sessions", func(cmd *cobra.Command) (accounts.Change, error) {
 			p, err := password(cmd)
-			return people.Change{Password: &p}, err
+			return accounts.Change{Password: &p}, err
 		}),
-		setCmd("disable", "Switch a person off and end their sessions", func(*cobra.Command) (people.Change, error) { return people.Change{Active: &no}, nil }),
-		setCmd("enable", "Let a person sign in again", func(*cobra.Command) (people.Change, error) { return people.Change{Active: &yes}, nil }),
+		setCmd("disable", "Switch a person off and end their sessions", func(*cobra.Command) (accounts.Change, error) { return accounts.Change{Active: &no}, nil }),
+		setCmd("enable", "Let a person sign in again", func(*cobra.Command) (accounts.Change, error) { return accounts.Change{Active: &yes}, nil }),
 	)
 	var role string
-	cmd.AddCommand(setCmd("role", "Give a person another role", func(*cobra.Command) (people.Change, error) { return people.Change{Role: &role}, nil }, &role))
+	cmd.AddCommand(setCmd("role", "Give a person another role", func(*cobra.Command) (accounts.Change, error) { return accounts.Change{Role: &role}, nil }, &role))
 	return cmd
 }
 
 // setCmd is a command that changes one account; an extra argument goes into extra.
-func setCmd(name, short string, change func(*cobra.Command) (people.Change, error), extra ...*string) *cobra.Command {
+func setCmd(name, short string, change func(*cobra.Command) (accounts.Change, error), extra ...*string) *cobra.Command {
 	use := name + " LOGIN"
 	if len(extra) > 0 {
 		use += " ROLE"
@@ -136,7 +136,7 @@ func setCmd(name, short string, change func(*cobra.Command) (people.Change, erro
 		if err != nil {
 			return err
 		}
-		return withPeople(cmd.Context(), false, func(s *people.Service) error {
+		return withPeople(cmd.Context(), false, func(s *accounts.Service) error {
 			a, err := s.ByLogin(cmd.Context(), args[0])
 			if errors.Is(err, store.ErrNotFound) {
 				return fault.New("login", fmt.Sprintf("nobody signs in as %q", args[0]), "botanik user list names everyone")
@@ -144,7 +144,7 @@ func setCmd(name, short string, change func(*cobra.Command) (people.Change, erro
 			if err != nil {
 				return err
 			}
-			if a, err = s.Set(cmd.Context(), people.Person{}, a.ID, c); err != nil {
+			if a, err = s.Set(cmd.Context(), accounts.Person{}, a.ID, c); err != nil {
 				return err
 			}
 			return printJSON(cmd.OutOrStdout(), a)

@@ -11,8 +11,8 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 	"botanik/internal/records"
 	"botanik/internal/store"
 
@@ -21,7 +21,7 @@ import (
 
 // atTheConsole is who works by the command line: whoever may start the program may do what a
 // coordinator does.
-var atTheConsole = desk.Person{ID: "console", Name: "the command line", Role: people.Coordinator}
+var atTheConsole = desk.Person{ID: "console", Name: "the command line", Role: accounts.Coordinator}
 
 func exportCmd(base loadBase) *cobra.Command {
 	var in records.ExportInput

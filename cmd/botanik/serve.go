@@ -19,14 +19,14 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/weather"
 	"botanik/herbarium"
+	"botanik/internal/accounts"
 	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
-	"botanik/internal/gateway"
 	"botanik/internal/guard"
 	"botanik/internal/httpapi"
 	"botanik/internal/loop"
-	"botanik/internal/people"
+	"botanik/internal/messaging"
 	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
@@ -57,7 +57,7 @@ func logger() (*slog.Logger, *httpapi.Troubles) {
 type open struct {
 	store  *store.Store
 	desk   *records.Service
-	people *people.Service
+	people *accounts.Service
 }
 
 func (o open) close() error { return o.store.Close() }
@@ -67,7 +67,7 @@ func sound(base loadBase) (*knowledge.Base, error) {
 	if err != nil {
 		return nil, err
 	}
-	if p := knowledge.Grave(knowledge.Check(b)); len(p) > 0 {
+	if p := knowledge.Errors(knowledge.Check(b)); len(p) > 0 {
 		return nil, fmt.Errorf("the herbarium is not sound (%d rules): %s; botanik kb check lists them all", len(p), p[0])
 	}
 	return b, nil
@@ -87,14 +87,14 @@ func openDesk(ctx context.Context, base loadBase, dir string, standIn weather.Pr
 	d := records.New(desk.New(st, b, standIn, time.Now))
 	if os.Getenv("BOTANIK_HERBARIUM") == "" { // else the folder somebody named is the desk's own
 		d.Books = herbarium.Load
-		if err := d.OwnBook(); err != nil {
+		if err := d.OpenOverlay(); err != nil {
 			return open{}, errors.Join(err, st.Close())
 		}
 	}
-	if err := d.Settle(ctx); err != nil {
+	if err := d.Open(ctx); err != nil {
 		return open{}, errors.Join(err, st.Close())
 	}
-	return open{st, d, people.New(st, time.Now)}, nil
+	return open{st, d, accounts.New(st, time.Now)}, nil
 }
 
 func serveCmd(base loadBase) *cobra.Command {
@@ -172,7 +172,7 @@ const turnEvery = 20 * time.Minute
 func watchWeather(ctx context.Context, d *loop.Service, log *slog.Logger) {
 	for tick := time.NewTicker(turnEvery); ; {
 		guard.Each(ctx, log, "days could not be held against the weather", func() error {
-			n, err := d.TurnOfWeather(ctx)
+			n, err := d.RescheduleForWeather(ctx)
 			if n > 0 {
 				log.Info("the weather moved days", "cases", n)
 			}
@@ -237,7 +237,7 @@ func carry(ctx context.Context, d *loop.Service, standIn bool, log *slog.Logger)
 	if standIn {
 		by = simulated.NewGateway()
 	}
-	carrier := gateway.New(by, func(ctx context.Context) (string, error) {
+	carrier := messaging.New(by, func(ctx context.Context) (string, error) {
 		id, _, err := d.House.Identity(ctx)
 		return id.Gateway, err
 	})
@@ -245,7 +245,7 @@ func carry(ctx context.Context, d *loop.Service, standIn bool, log *slog.Logger)
 	defer tick.Stop()
 	for {
 		guard.Each(ctx, log, "the outbox could not be worked through", func() error {
-			_, err := d.WorkOutbox(ctx, carrier)
+			_, err := d.DeliverOutbox(ctx, carrier)
 			return err
 		})
 		select {
@@ -356,7 +356,7 @@ func demoCmd(base loadBase) *cobra.Command {
 // makeRoom sets an earlier demo desk aside. A file that does not say of itself
 // that it is one is never touched: somebody's cases may be in it.
 func makeRoom(ctx context.Context, dir string, fresh bool, w io.Writer) error {
-	isDemo, err := store.Marked(ctx, dir, store.MarkDemo)
+	isDemo, err := store.ReadMark(ctx, dir, store.MarkDemo)
 	switch {
 	case err != nil:
 		return fmt.Errorf("%w; the demo desk leaves it alone: name another folder in BOTANIK_DATA", err)

@@ -5,9 +5,9 @@ import (
 	"os"
 
 	"botanik/core/differential"
+	"botanik/core/evaluation"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
-	"botanik/core/trial"
 
 	"github.com/spf13/cobra"
 )
@@ -20,24 +20,24 @@ func trialCmd(base func() (*knowledge.Base, error)) *cobra.Command {
 		if err != nil {
 			return err
 		}
-		cases, err := fromFile(args[0], "FILE", trial.Read)
+		cases, err := fromFile(args[0], "FILE", evaluation.Read)
 		if err != nil {
 			return err
 		}
 		if again != "" {
-			more, err := fromFile(again, "again", trial.ReadAgain)
+			more, err := fromFile(again, "again", evaluation.ReadAgain)
 			if err != nil {
 				return err
 			}
-			cases = trial.Enter(cases, more)
+			cases = evaluation.Enter(cases, more)
 		}
 		e := differential.NewEngine(b)
-		var entered, followed []trial.Answer
+		var entered, followed []evaluation.Outcome
 		for _, x := range cases {
-			entered = append(entered, trial.Ask(e, x))
-			followed = append(followed, trial.Follow(e, x))
+			entered = append(entered, evaluation.Ask(e, x))
+			followed = append(followed, evaluation.Follow(e, x))
 		}
-		trial.Print(c.OutOrStdout(), entered, followed)
+		evaluation.Print(c.OutOrStdout(), entered, followed)
 		return nil
 	}}
 	cmd.Flags().StringVar(&again, "again", "", "file with what was entered again, laid over the cases")

@@ -19,13 +19,13 @@ import (
 func f(v float64) *float64 { return &v }
 
 func TestJudgeWorkedValues(t *testing.T) {
-	r, err := casework.Judge(casework.Recount{Before: 20, After: 2, Units: 10})
+	r, err := casework.EstimateEfficacy(casework.Recount{Before: 20, After: 2, Units: 10})
 	require.NoError(t, err)
 	assert.Equal(t, "simple", r.Method)
 	assert.InDelta(t, .9, r.Reduction, 1e-9)
 	assert.Equal(t, "better", r.Word)
 	// Henderson-Tilton: 1 − (Ta·Cb)/(Tb·Ca) = 1 − (4·10)/(20·5) = 0.6.
-	r, err = casework.Judge(casework.Recount{Before: 20, After: 4, CheckBefore: f(10), CheckAfter: f(5), Units: 10})
+	r, err = casework.EstimateEfficacy(casework.Recount{Before: 20, After: 4, CheckBefore: f(10), CheckAfter: f(5), Units: 10})
 	require.NoError(t, err)
 	assert.Equal(t, "Henderson-Tilton", r.Method)
 	assert.InDelta(t, .6, r.Reduction, 1e-9)
@@ -41,7 +41,7 @@ func TestJudgeWords(t *testing.T) {
 		"no change":   {BeforeCounts: slices.Repeat([]int{18, 20, 22}, 20), AfterCounts: slices.Repeat([]int{17, 19, 21}, 20)},
 		"cannot tell": {Before: 1, After: 1, Units: 2},
 	} {
-		r, err := casework.Judge(c)
+		r, err := casework.EstimateEfficacy(c)
 		require.NoError(t, err)
 		assert.Equal(t, word, r.Word, "%+v", r)
 	}
@@ -76,7 +76,7 @@ func TestJudgesIntervalHoldsOnClumpedCounts(t *testing.T) {
 				if c.means {
 					in = casework.Recount{Before: mean(in.BeforeCounts), After: mean(in.AfterCounts), Units: c.n}
 				}
-				r, err := casework.Judge(in)
+				r, err := casework.EstimateEfficacy(in)
 				if err != nil {
 					continue // nothing was found before
 				}
@@ -123,7 +123,7 @@ func TestNoChangeIsSaidOnlyOfWhatSurelyHardlyMoved(t *testing.T) {
 		"no change": {{BeforeCounts: many(60, 20), AfterCounts: many(60, 20)}, {BeforeCounts: many(90, 20), AfterCounts: many(90, 17)}},
 	} {
 		for _, r := range list {
-			out, err := casework.Judge(r)
+			out, err := casework.EstimateEfficacy(r)
 			require.NoError(t, err)
 			assert.Equal(t, want, out.Word, out.Text)
 		}
@@ -134,19 +134,19 @@ func TestNoChangeIsSaidOnlyOfWhatSurelyHardlyMoved(t *testing.T) {
 // (1/k = 2), n = 10, m = 20 and 2, the logarithm's variance is
 // (1/20 + 2)/10 + (1/2 + 2)/10 = 0.455 and t(18) = 2.1009.
 func TestJudgesIntervalWorkedByHand(t *testing.T) {
-	r, err := casework.Judge(casework.Recount{Before: 20, After: 2, Units: 10})
+	r, err := casework.EstimateEfficacy(casework.Recount{Before: 20, After: 2, Units: 10})
 	require.NoError(t, err)
 	half := 2.10092 * math.Sqrt(.455)
 	assert.InDelta(t, 1-.1*math.Exp(half), r.Low, 1e-4)
 	assert.InDelta(t, 1-.1*math.Exp(-half), r.High, 1e-4)
-	none, err := casework.Judge(casework.Recount{Before: 20, Units: 10})
+	none, err := casework.EstimateEfficacy(casework.Recount{Before: 20, Units: 10})
 	require.NoError(t, err)
 	assert.InDelta(t, 1., none.High, 0, "none found: all may be gone")
 	assert.Less(t, none.Low, 1.)
 }
 
 func TestJudgeTakesNoCountTooSmallToBeOne(t *testing.T) {
-	_, err := casework.Judge(casework.Recount{Before: 1e-320, After: 1, Units: 5})
+	_, err := casework.EstimateEfficacy(casework.Recount{Before: 1e-320, After: 1, Units: 5})
 	require.Error(t, err)
 	assert.Equal(t, "before", fault.From(err)[0].Field)
 }
@@ -156,7 +156,7 @@ func TestJudgeRefuses(t *testing.T) {
 		"before": {Before: 0, After: 1, Units: 5}, "after": {Before: 1, After: -1, Units: 5}, "afterCounts[1]": {BeforeCounts: []int{1, 2}, AfterCounts: []int{1, -2}}, "dispersion": {Before: 1, After: 1, Units: 5, Dispersion: 1e6}, "units": {Before: 1, After: 1},
 		"checkBefore": {Before: 1, After: 1, Units: 5, CheckAfter: f(1)}, "checkAfter": {Before: 1, After: 1, Units: 5, CheckBefore: f(1), CheckAfter: f(0)},
 	} {
-		_, err := casework.Judge(c)
+		_, err := casework.EstimateEfficacy(c)
 		require.Error(t, err, field)
 		assert.Equal(t, field, fault.From(err)[0].Field)
 	}

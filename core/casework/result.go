@@ -103,7 +103,7 @@ func clumping(sides []side, dispersion float64) (inverseK float64, df float64) {
 	return (own*max(0, over/squares) + priorWeight*usualClumping) / (own + priorWeight), max(df, 1)
 }
 
-// Judge works out the reduction: 1 − after/before, or with an untreated
+// EstimateEfficacy works out the reduction: 1 − after/before, or with an untreated
 // neighbour Henderson–Tilton 1 − (Ta·Cb)/(Tb·Ca) (Henderson and Tilton 1955).
 //
 // The 95 % interval is that of the logarithm of the ratio, whose variance is
@@ -114,7 +114,7 @@ func clumping(sides []side, dispersion float64) (inverseK float64, df float64) {
 // interval lies within a factor of 1.5 of none, on the logarithm, on which more and fewer
 // weigh alike; an interval that reaches further leaves it open. Errors name a field that
 // cannot be used.
-func Judge(r Recount) (Result, error) {
+func EstimateEfficacy(r Recount) (Result, error) {
 	before, after, check, err := r.sides()
 	if err != nil {
 		return Result{}, err

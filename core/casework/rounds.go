@@ -5,8 +5,8 @@ package casework
 // due, was heard and no step was taken, may not have read that a day moved, soon.
 var RoundKinds = []string{"answered", "call", "boss", "late", "due", "decide", "moved", "soon"}
 
-// Standing is what decides where a case that is due stands in the queue.
-type Standing struct {
+// QueueState is what decides where a case that is due stands in the queue.
+type QueueState struct {
 	Unread    bool // told on the grower's page, and nobody has answered
 	Silences  int  // without an answer, one after the other
 	Regulated bool
@@ -16,7 +16,7 @@ type Standing struct {
 
 // RoundKind is the place of a case that is due: what a grower said comes before what the
 // desk forgot.
-func RoundKind(s Standing) string {
+func RoundKind(s QueueState) string {
 	switch {
 	case s.Unread:
 		return "answered"

@@ -7,7 +7,7 @@ import (
 )
 
 func TestWhereACaseStandsInTheQueue(t *testing.T) {
-	for want, s := range map[string]Standing{
+	for want, s := range map[string]QueueState{
 		"answered": {Unread: true, Silences: 3, Regulated: true, Heard: true, Late: 9},
 		"call":     {Silences: 2, Regulated: true, Late: 9},
 		"boss":     {Regulated: true, Silences: 1, Late: 9},

@@ -51,7 +51,7 @@ func (e *Engine) Check(s Circumstances, looks []Look) error {
 		if _, ok := certainties[k.Certainty]; !ok {
 			l.Add(at+".certainty", fmt.Sprintf("%q is not a certainty", k.Certainty), "use sure, think or guess")
 		}
-		if !slices.Contains([]string{"", "eye", "lens", "scope", Told}, k.Instrument) {
+		if !slices.Contains([]string{"", "eye", "lens", "scope", FromHistory}, k.Instrument) {
 			l.Add(at+".instrument", fmt.Sprintf("%q is not an instrument", k.Instrument), "use eye, lens, scope or told")
 		}
 	}

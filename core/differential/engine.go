@@ -198,7 +198,7 @@ func (e *Engine) resolve(looks []Look) []looked {
 		if r.find.How == "lens" && l.Instrument == "eye" || r.find.How == "scope" && (l.Instrument == "eye" || l.Instrument == "lens") {
 			level += byEye
 		}
-		if l.Instrument == Told {
+		if l.Instrument == FromHistory {
 			level += byTale
 		}
 		x := line{Look: l, row: r.at + st, level: level, log: e.yes[(r.at+st)*nLevels+level]}

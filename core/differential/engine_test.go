@@ -277,7 +277,7 @@ func TestAStoryAloneNeverSettles(t *testing.T) {
 		c := rapid.SampledFrom(engine.Base.Causes).Draw(t, "cause")
 		looks := []differential.Look{}
 		for _, sign := range c.Confirms { // told, and nobody looked
-			looks = append(looks, differential.Look{Finding: sign.Finding, State: sign.States[0], Instrument: differential.Told})
+			looks = append(looks, differential.Look{Finding: sign.Finding, State: sign.States[0], Instrument: differential.FromHistory})
 		}
 		for _, f := range asked { // the answers it brings most: the best a story can do
 			best, at := 0.0, 0
@@ -304,7 +304,7 @@ func TestAStoryAloneNeverSettles(t *testing.T) {
 func TestWhatWasOnlyToldAndMustBeSeenIsAskedForAnEye(t *testing.T) {
 	set := differential.Circumstances{Host: "rose", Place: "garden", Month: 8}
 	told := []differential.Look{
-		{Finding: "spots", State: "feathery", Instrument: differential.Told},
+		{Finding: "spots", State: "feathery", Instrument: differential.FromHistory},
 		{Finding: "main-sign", State: "spots"}, {Finding: "leaf-fall", State: "many"},
 	}
 	r := engine.Rank(set, told)

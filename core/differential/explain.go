@@ -46,7 +46,7 @@ func (e *Engine) weigh(x looked, a, b int) float64 {
 
 // story reports whether all that is known of a finding is what the grower tells.
 func (e *Engine) story(x looked) bool {
-	return e.reads[x.find].find.How == "asked" || !slices.ContainsFunc(x.lines, func(l line) bool { return !l.omitted && l.Instrument != Told })
+	return e.reads[x.find].find.How == "asked" || !slices.ContainsFunc(x.lines, func(l line) bool { return !l.omitted && l.Instrument != FromHistory })
 }
 
 func (e *Engine) tilt(a, b int, got []looked) ([]Weight, float64) {

@@ -37,7 +37,7 @@ const (
 )
 
 // Told is the instrument of what the grower says and nobody at the desk has seen.
-const Told = "told"
+const FromHistory = "told"
 
 // reading is a finding made ready: how often each state is met, and what is
 // written when it is misread.

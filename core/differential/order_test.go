@@ -5,7 +5,7 @@ import (
 	"testing"
 
 	"botanik/core/differential"
-	"botanik/core/saying"
+	"botanik/core/vernacular"
 	"botanik/herbarium"
 
 	"github.com/stretchr/testify/require"
@@ -43,7 +43,7 @@ func TestTheOrderOfTheSheetsDecidesNothing(t *testing.T) {
 		}
 		require.Equal(t, ids(a), ids(b), "%v %v", at, looks)
 	}
-	words, others := saying.New(book), saying.New(&other)
+	words, others := vernacular.New(book), vernacular.New(&other)
 	for _, said := range []string{"spots", "white", "leaves curl", "sticky", "brown edge", "holes in the leaf", "wilting", "not there", "yellow"} {
 		require.Equal(t, words.Find(said, nil, 20), others.Find(said, nil, 20), said)
 	}

@@ -172,10 +172,10 @@ func (e *Engine) onePlan(causes []int) bool {
 		return true
 	}
 	good := func(c *knowledge.Cause, id string) bool {
-		return slices.ContainsFunc(c.Actions, func(a knowledge.Action) bool { return a.Remedy == id && a.Worth == "good" })
+		return slices.ContainsFunc(c.Actions, func(a knowledge.Action) bool { return a.Remedy == id && a.Efficacy == "good" })
 	}
 	for _, a := range e.Base.Causes[causes[0]].Actions {
-		all := a.Worth == "good"
+		all := a.Efficacy == "good"
 		for _, i := range causes[1:] {
 			all = all && good(e.Base.Causes[i], a.Remedy)
 		}

@@ -123,22 +123,22 @@ func (e *Engine) ahead(k *reckoning, lead int) float64 {
 	return decibans(k.post[lead] - best)
 }
 
-// Standing is how near a case is to settled: what make trial draws its curve from.
-type Standing struct {
+// Confidence is how near a case is to settled: what make trial draws its curve from.
+type Confidence struct {
 	P     float64 // of the leader, or of its group where that would be settled
 	Ahead float64 // decibans before what is treated differently
 	Ready bool    // all else that settled asks for stands
 	Group bool    // to the group only
 }
 
-func (s Standing) settled() bool { return s.Ready && s.P >= SettledAt && s.Ahead >= AheadAt }
+func (s Confidence) settled() bool { return s.Ready && s.P >= SettledAt && s.Ahead >= AheadAt }
 
 // Stand works out how near a case is to settled.
-func (e *Engine) Stand(s Circumstances, looks []Look) Standing {
+func (e *Engine) Stand(s Circumstances, looks []Look) Confidence {
 	k := e.reckon(s, looks)
 	r := Ranking{Looked: len(k.got), Plans: e.plans(k)}
 	if r.Looked == 0 || len(k.idx) == 0 {
-		return Standing{}
+		return Confidence{}
 	}
 	for _, i := range k.idx[:min(12, len(k.idx))] {
 		r.Candidates = append(r.Candidates, e.candidate(i, k.idx[0], k.p(i), k.got))
@@ -147,7 +147,7 @@ func (e *Engine) Stand(s Circumstances, looks []Look) Standing {
 	e.alarms(&r, k)
 	r.MustLook = e.mustLook(e.Base.Causes[k.idx[0]], k.got)
 	if e.nothingFits(&r, k) != "" {
-		return Standing{}
+		return Confidence{}
 	}
 	one, group := e.settles(&r, k, k.idx[0]), e.settlesGroup(&r, k, k.idx[0])
 	if group.Ready && (!one.Ready || group.P > one.P) && !one.settled() {
@@ -156,9 +156,9 @@ func (e *Engine) Stand(s Circumstances, looks []Look) Standing {
 	return one
 }
 
-func (e *Engine) settles(r *Ranking, k *reckoning, lead int) Standing {
+func (e *Engine) settles(r *Ranking, k *reckoning, lead int) Confidence {
 	c := e.Base.Causes[lead]
-	return Standing{P: k.p(lead), Ahead: e.ahead(k, lead), Ready: c.LabOnly == "" && c.Regulated == "" &&
+	return Confidence{P: k.p(lead), Ahead: e.ahead(k, lead), Ready: c.LabOnly == "" && c.Regulated == "" &&
 		len(r.Alarms) == 0 && len(r.MustLook) == 0 && (e.confirmed(lead, k) || e.lookAlikesExcluded(lead, k))}
 }
 
@@ -183,13 +183,13 @@ func (e *Engine) confirmed(lead int, k *reckoning) bool {
 }
 
 // settlesGroup is settles for all that is treated as the leader is.
-func (e *Engine) settlesGroup(r *Ranking, k *reckoning, lead int) Standing {
+func (e *Engine) settlesGroup(r *Ranking, k *reckoning, lead int) Confidence {
 	if len(r.Plans) == 0 || len(r.Alarms) > 0 || len(r.MustLook) > 0 {
-		return Standing{}
+		return Confidence{}
 	}
 	g := r.Plans[0]
 	if g.Group != e.gname[e.groups[lead]] || len(g.Causes) < 2 || !g.One {
-		return Standing{}
+		return Confidence{}
 	}
 	rest := max(k.not.share(), 1e-12)
 	for _, i := range k.idx {
@@ -205,11 +205,11 @@ func (e *Engine) settlesGroup(r *Ranking, k *reckoning, lead int) Standing {
 		}
 		c := e.Base.Cause(cand.Cause)
 		if c.LabOnly != "" || c.Regulated != "" {
-			return Standing{}
+			return Confidence{}
 		}
 		ready = ready || e.confirmed(e.cause[cand.Cause], k)
 	}
-	return Standing{P: g.P, Ahead: decibans(math.Log(g.P / rest)), Ready: ready, Group: true}
+	return Confidence{P: g.P, Ahead: decibans(math.Log(g.P / rest)), Ready: ready, Group: true}
 }
 
 // nothingFits says why what was seen is best sent on, empty when it is not: what is

@@ -36,7 +36,7 @@ func TestTwoInOneTank(t *testing.T) {
 		{"azadirachtin", "btk", false, false, "nothing here says that the two go together"},
 		{"soap", "soap", false, true, "stands twice"},
 	} {
-		m, err := blend(dosage.MixInput{Remedy: c.a, With: []dosage.Beside{{Remedy: c.b}}, BothLabels: c.both})
+		m, err := blend(dosage.MixInput{Remedy: c.a, With: []dosage.Companion{{Remedy: c.b}}, BothLabels: c.both})
 		if !c.ok {
 			require.Error(t, err, c)
 			assert.Contains(t, err.Error(), c.words)

@@ -21,14 +21,14 @@ type MixInput struct {
 	Sprayer string `json:"sprayer,omitempty" maxLength:"40" doc:"what one filling holds"`
 	Spoons  string `json:"spoons,omitempty" enum:"metric,us,imperial,au,"`
 
-	Stock      string   `json:"stock,omitempty" maxLength:"20" doc:"how strong the bottle is: '70 %' of what is thinned to a strength, '80 g per L' or '0.5 %' of a concentrate"`
-	With       []Beside `json:"with,omitempty" maxItems:"2" doc:"what goes into the same tank"`
-	BothLabels bool     `json:"bothLabels,omitempty" doc:"the advisor read on every label that they may be mixed"`
-	Treatments int      `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"for how much to buy; once when left out"`
+	Stock      string      `json:"stock,omitempty" maxLength:"20" doc:"how strong the bottle is: '70 %' of what is thinned to a strength, '80 g per L' or '0.5 %' of a concentrate"`
+	With       []Companion `json:"with,omitempty" maxItems:"2" doc:"what goes into the same tank"`
+	BothLabels bool        `json:"bothLabels,omitempty" doc:"the advisor read on every label that they may be mixed"`
+	Treatments int         `json:"treatments,omitempty" minimum:"0" maximum:"12" doc:"for how much to buy; once when left out"`
 }
 
-// Beside is a second remedy in the tank.
-type Beside struct {
+// Companion is a second remedy in the tank.
+type Companion struct {
 	Remedy string `json:"remedy"`
 	Use    string `json:"use,omitempty" maxLength:"60" doc:"low, middle, top or a rate"`
 }
@@ -43,12 +43,12 @@ type Mixed struct {
 	Spoons  string   `json:"spoons,omitempty"`
 	Plan    mix.Plan `json:"plan"`
 
-	Stock      string   `json:"stock,omitempty"`
-	With       []Beside `json:"with,omitempty"`
-	BothLabels bool     `json:"bothLabels,omitempty"`
-	Treatments int      `json:"treatments,omitempty"`
-	Mind       []string `json:"mind,omitempty" doc:"for the advisor, not for the page"`
-	Range      string   `json:"range,omitempty" doc:"the label's range in words"`
+	Stock      string      `json:"stock,omitempty"`
+	With       []Companion `json:"with,omitempty"`
+	BothLabels bool        `json:"bothLabels,omitempty"`
+	Treatments int         `json:"treatments,omitempty"`
+	Mind       []string    `json:"mind,omitempty" doc:"for the advisor, not for the page"`
+	Range      string      `json:"range,omitempty" doc:"the label's range in words"`
 }
 
 // Input is what the mix was worked out from, to be worked out anew.
@@ -129,7 +129,7 @@ func wayOf(rt knowledge.Rate) string {
 	return "spray"
 }
 
-func ids(list []Beside) []string {
+func ids(list []Companion) []string {
 	out := []string{}
 	for _, w := range list {
 		out = append(out, w.Remedy)

@@ -4,7 +4,7 @@ import (
 	"slices"
 	"sort"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/core/sprayday"
 )
 
@@ -25,7 +25,7 @@ type Base struct {
 	Sampling   []*Sampling           // in the order of their file
 	Infections []*sprayday.Infection // in the order of their file
 	Winters    []*WinterRule         // in the order of their file
-	SlideKey   scope.Key             // characters in the order of their file, species by id
+	SlideKey   microscopy.SlideKey   // characters in the order of their file, species by id
 	Local      Local                 // where the desk is, by At; empty in the book itself
 
 	cause   map[string]*Cause
@@ -51,8 +51,8 @@ type Entries struct {
 	Schools    []*School
 	KindRules  []*KindRule
 	Sayings    []*Saying
-	Characters []*scope.Character
-	Slides     []*scope.Species
+	Characters []*microscopy.Character
+	Slides     []*microscopy.Species
 	Protocols  []*Protocol
 	Sampling   []*Sampling
 	Infections []*sprayday.Infection
@@ -79,8 +79,8 @@ func New(e Entries) *Base {
 	b.Infections, _ = inOrder(e.Infections, func(x *sprayday.Infection) string { return x.ID })
 	b.Winters, _ = inOrder(e.Winters, func(x *WinterRule) string { return x.Climate })
 	b.Sampling, _ = inOrder(e.Sampling, func(x *Sampling) string { return x.ID })
-	b.SlideKey.Characters, _ = inOrder(e.Characters, func(x *scope.Character) string { return x.ID })
-	b.SlideKey.Species, _ = index(e.Slides, func(x *scope.Species) string { return x.ID })
+	b.SlideKey.Characters, _ = inOrder(e.Characters, func(x *microscopy.Character) string { return x.ID })
+	b.SlideKey.Species, _ = index(e.Slides, func(x *microscopy.Species) string { return x.ID })
 	b.Schools, b.school = inOrder(e.Schools, func(s *School) string { return s.ID })
 	b.keepApart(e.Conflicts)
 	b.readRates()

@@ -21,8 +21,8 @@ type Problem struct {
 	Style bool `json:"style,omitempty"`
 }
 
-// Grave leaves out what is only a matter of style.
-func Grave(list []Problem) []Problem {
+// Errors leaves out what is only a matter of style.
+func Errors(list []Problem) []Problem {
 	return slices.DeleteFunc(slices.Clone(list), func(p Problem) bool { return p.Style })
 }
 
@@ -274,11 +274,11 @@ func (k *checker) remedy(r *Remedy) {
 	}
 	if r.Kind == "product" {
 		k.need("ingredient", r.Ingredient, "name the active ingredient")
-		k.need("mode", r.Mode, "give its mode-of-action group")
+		k.need("mode", r.ResistanceGroup, "give its mode-of-action group")
 		if r.RepeatMin <= 0 || r.RepeatMax < r.RepeatMin {
 			k.say("has no repeat range", "give repeat_min_days and repeat_max_days")
 		}
-		if r.Most <= 0 {
+		if r.MaxApplications <= 0 {
 			k.say("has no most_per_season", "give the safe number of uses a season")
 		}
 	}
@@ -288,7 +288,7 @@ func (k *checker) remedy(r *Remedy) {
 	for _, h := range r.Harms {
 		k.word("harms", h, Classes)
 	}
-	for stage, share := range r.Kills {
+	for stage, share := range r.Mortality {
 		if share < 0 || share > 1 {
 			k.say("kills."+stage+" is not a share", "give 0 to 1")
 		}

@@ -5,7 +5,7 @@ import (
 	"testing"
 
 	"botanik/core/knowledge"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -17,9 +17,9 @@ func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge
 	f := &knowledge.Finding{ID: "flecks", Topic: "colour and flecks", Name: "Flecks", Short: "flecks", Part: "leaf", How: "eye", Minutes: 1, States: []knowledge.State{{ID: "yes", Background: "rare"}, {ID: "no", Background: "always", Absent: true}}}
 	h := &knowledge.Host{ID: "rose", Name: "Rose", Scientific: "Rosa", Family: "rosaceae", Form: "woody", Leaf: "compound"}
 	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement of a test"}
-	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", Mode: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", Hour: "free", RepeatMin: 4, RepeatMax: 9, Most: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
+	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", ResistanceGroup: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", Hour: "free", RepeatMin: 4, RepeatMax: 9, MaxApplications: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
 	mk := func(id, other string) *knowledge.Cause {
-		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Worth: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement of a test"}
+		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Efficacy: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement of a test"}
 	}
 	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement of a test"}
 	lt := &knowledge.LifeTable{ID: "m", Name: "m", Source: "x", Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}}}
@@ -37,8 +37,8 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		school     *knowledge.School
 		h2         bool // a second plant of the same name
 		rule       *knowledge.KindRule
-		character  *scope.Character
-		slide      *scope.Species
+		character  *microscopy.Character
+		slide      *microscopy.Species
 		protocol   *knowledge.Protocol
 	}
 	run := func(change func(*parts)) []knowledge.Problem {
@@ -46,8 +46,8 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		p.a, p.b, p.f, p.h, p.hose, p.soap, p.con, p.lt = sound()
 		p.school = &knowledge.School{ID: "soap", Question: "Which soap?", Options: []knowledge.Option{{ID: "insecticidal", Name: "x", Does: "x"}, {ID: "castile", Name: "x", Does: "x"}}, Default: "insecticidal", Near: [][]string{{"soap"}}, Why: "x", Source: "judgement of a test"}
 		p.rule = &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Source: "judgement of a test"}
-		p.character = &scope.Character{ID: "lobes", Group: "scale", Name: "x", Term: "x", Spot: "tip", States: []scope.SlideState{{ID: "one"}, {ID: "two"}}, Looks: &scope.Looks{Finding: "flecks", States: map[string]string{"one": "yes"}}}
-		p.slide = &scope.Species{ID: "s", Name: "x", Group: "scale", Cause: "a", States: map[string][]string{"lobes": {"one"}}, Hosts: []string{"rose"}, Source: "judgement of a test"}
+		p.character = &microscopy.Character{ID: "lobes", Group: "scale", Name: "x", Term: "x", Spot: "tip", States: []microscopy.SlideState{{ID: "one"}, {ID: "two"}}, Looks: &microscopy.Looks{Finding: "flecks", States: map[string]string{"one": "yes"}}}
+		p.slide = &microscopy.Species{ID: "s", Name: "x", Group: "scale", Cause: "a", States: map[string][]string{"lobes": {"one"}}, Hosts: []string{"rose"}, Source: "judgement of a test"}
 		p.protocol = &knowledge.Protocol{ID: "p", Name: "x", Mind: "x", Steps: []knowledge.ProtocolStep{{Text: "x"}}, Source: "judgement of a test"}
 		change(&p)
 		hosts := []*knowledge.Host{p.h}
@@ -56,7 +56,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 			twin.ID = "rose2"
 			hosts = append(hosts, &twin)
 		}
-		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}, Characters: []*scope.Character{p.character}, Slides: []*scope.Species{p.slide}, Protocols: []*knowledge.Protocol{p.protocol}}))
+		return knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{p.a, p.b}, Findings: []*knowledge.Finding{p.f}, Hosts: hosts, Remedies: []*knowledge.Remedy{p.hose, p.soap}, Conflicts: []*knowledge.Conflict{p.con}, LifeTables: []*knowledge.LifeTable{p.lt}, Schools: []*knowledge.School{p.school}, KindRules: []*knowledge.KindRule{p.rule}, Characters: []*microscopy.Character{p.character}, Slides: []*microscopy.Species{p.slide}, Protocols: []*knowledge.Protocol{p.protocol}}))
 	}
 	require.Empty(t, run(func(*parts) {}))
 	for name, c := range map[string]struct {
@@ -75,7 +75,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"remedy unknown":            {func(p *parts) { p.a.Actions[0].Remedy = "wish" }, "cause a", `"wish"`},
 		"nothing without chemistry": {func(p *parts) { p.a.Actions[0].Remedy = "soap" }, "cause a", "without chemistry"},
 		"a product for a helper": {func(p *parts) {
-			p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Worth: "good"})
+			p.a.Kind, p.a.Actions = "helper", append(p.a.Actions, knowledge.Action{Remedy: "soap", Efficacy: "good"})
 		}, "cause a", "against a helper"},
 		"many and none for none":     {func(p *parts) { p.f.Many, p.f.States[1].Absent = true, false }, "finding flecks", "none of them"},
 		"misread more than read":     {func(p *parts) { p.f.Misread = .8 }, "finding flecks", "misread"},
@@ -104,8 +104,8 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a look of all day":          {func(p *parts) { p.f.Minutes = 1e6 }, "finding flecks", "minutes"},
 		"off the ladder":             {func(p *parts) { p.hose.Rung = 9 }, "remedy hose", "off the ladder"},
 		"remedy without a way":       {func(p *parts) { p.hose.How = nil }, "remedy hose", "does not say how"},
-		"no most a season":           {func(p *parts) { p.soap.Most = 0 }, "remedy soap", "most_per_season"},
-		"more killed than there are": {func(p *parts) { p.soap.Kills = map[string]float64{"adult": 1.4} }, "remedy soap", "not a share"},
+		"no most a season":           {func(p *parts) { p.soap.MaxApplications = 0 }, "remedy soap", "most_per_season"},
+		"more killed than there are": {func(p *parts) { p.soap.Mortality = map[string]float64{"adult": 1.4} }, "remedy soap", "not a share"},
 		"a dose upside down": {func(p *parts) {
 			p.soap.Doses = []knowledge.PlaceRate{{ID: "soil", Name: "x", Per: "m2", Low: 9, High: 3, Unit: "g"}}
 		}, "remedy soap", "not a range"},
@@ -153,7 +153,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"crawlers in month 13":          {func(p *parts) { p.a.Crawlers = []int{13} }, "cause a", "1 to 12"},
 		"one group and two plans": {func(p *parts) {
 			p.a.Group, p.b.Group = "g", "g"
-			p.b.Actions[0].Worth = "fair"
+			p.b.Actions[0].Efficacy = "fair"
 		}, "group g", "no action is good"},
 		"a rule for everything":       {func(p *parts) { p.rule.Kinds = nil }, "kind rule r", "everything"},
 		"a rule for nothing":          {func(p *parts) { p.rule.Kinds = []string{"helper"} }, "kind rule r", "no cause"},
@@ -163,7 +163,7 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"apart from what is not here": {func(p *parts) { p.con.A = "class:grease" }, "conflict class:grease and soap", "grease"},
 		"a character of one state":    {func(p *parts) { p.character.States = p.character.States[:1] }, "slide character lobes", "neither a choice nor a measure"},
 		"a character of no term":      {func(p *parts) { p.character.Term = "" }, "slide character lobes", "term"},
-		"a measure of no line":        {func(p *parts) { p.character.States, p.character.Measure = nil, &scope.MeasuredRatio{A: "x"} }, "slide character lobes", "no line"},
+		"a measure of no line":        {func(p *parts) { p.character.States, p.character.Measure = nil, &microscopy.MeasuredRatio{A: "x"} }, "slide character lobes", "no line"},
 		"a way back to no look":       {func(p *parts) { p.character.Looks.Finding = "aura" }, "slide character lobes", "aura"},
 		"a way back to no state":      {func(p *parts) { p.character.Looks.States["one"] = "blue" }, "slide character lobes", "blue"},
 		"a slide of no cause":         {func(p *parts) { p.slide.Cause = "zz" }, "slide s", "zz"},
@@ -286,7 +286,7 @@ func TestNoSentenceStandsOnMoreThanFourCauses(t *testing.T) {
 // offers; a cause's own words win.
 func TestWhatHoldsForAKindIsSaidOnce(t *testing.T) {
 	a, b, _, _, _, _, _, _ := sound()
-	a.Spread, b.Actions = "", append(b.Actions, knowledge.Action{Remedy: "soap", Worth: "good"})
+	a.Spread, b.Actions = "", append(b.Actions, knowledge.Action{Remedy: "soap", Efficacy: "good"})
 	rule := &knowledge.KindRule{ID: "r", Kinds: []string{"pest"}, Spread: "it does not", Recovers: "never", Tolerable: knowledge.Tolerable{Text: "none"}, MustNot: []knowledge.MustNot{{What: "soap", Why: "it burns", Remedy: "soap"}}, But: []string{"c"}, Source: "x"}
 	c := *a
 	c.ID = "c"
@@ -331,8 +331,8 @@ func TestStyleStopsNoDesk(t *testing.T) {
 	a.Source, soap.Hour = "judgement", ""
 	list := knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{a, b}, Findings: []*knowledge.Finding{f}, Hosts: []*knowledge.Host{h}, Remedies: []*knowledge.Remedy{hose, soap}, Conflicts: []*knowledge.Conflict{con}, LifeTables: []*knowledge.LifeTable{lt}}))
 	assert.Len(t, list, 2)
-	assert.Empty(t, knowledge.Grave(list))
+	assert.Empty(t, knowledge.Errors(list))
 	a.Actions[0].Remedy = "wish"
 	list = knowledge.Check(knowledge.New(knowledge.Entries{Causes: []*knowledge.Cause{a, b}, Findings: []*knowledge.Finding{f}, Hosts: []*knowledge.Host{h}, Remedies: []*knowledge.Remedy{hose, soap}, Conflicts: []*knowledge.Conflict{con}, LifeTables: []*knowledge.LifeTable{lt}}))
-	assert.NotEmpty(t, knowledge.Grave(list))
+	assert.NotEmpty(t, knowledge.Errors(list))
 }

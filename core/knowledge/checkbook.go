@@ -42,7 +42,7 @@ func (k *checker) book() {
 
 func goodForAll(remedy string, of []*Cause) bool {
 	return !slices.ContainsFunc(of, func(c *Cause) bool {
-		return !slices.ContainsFunc(c.Actions, func(a Action) bool { return a.Remedy == remedy && a.Worth == "good" })
+		return !slices.ContainsFunc(c.Actions, func(a Action) bool { return a.Remedy == remedy && a.Efficacy == "good" })
 	})
 }
 

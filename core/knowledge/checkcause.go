@@ -176,7 +176,7 @@ func (k *checker) actions(c *Cause) {
 	gentle := false
 	for _, a := range c.Actions {
 		k.remedyRef("actions", a.Remedy)
-		k.word("actions."+a.Remedy+".worth", a.Worth, Worths)
+		k.word("actions."+a.Remedy+".worth", a.Efficacy, Worths)
 		k.condition(a)
 		if r := k.b.Remedy(a.Remedy); r != nil && r.Rung <= 3 {
 			gentle = true

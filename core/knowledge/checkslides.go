@@ -4,7 +4,7 @@ import (
 	"fmt"
 	"slices"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 )
 
 // slides holds the bench protocols and the slide key: characters with states or a measure, and species that
@@ -45,7 +45,7 @@ func (k *checker) slides() {
 		for id, has := range s.States {
 			c := own.Character(id)
 			for _, st := range has {
-				if c == nil || !slices.ContainsFunc(c.States, func(x scope.SlideState) bool { return x.ID == st }) {
+				if c == nil || !slices.ContainsFunc(c.States, func(x microscopy.SlideState) bool { return x.ID == st }) {
 					k.say(fmt.Sprintf("shows %s: %s, which its group has not", id, st), "use a character and a state of slidecharacters.yaml")
 				}
 			}
@@ -64,7 +64,7 @@ func (k *checker) slides() {
 }
 
 // slideLooks holds the way back to a look of the case.
-func (k *checker) slideLooks(c *scope.Character) {
+func (k *checker) slideLooks(c *microscopy.Character) {
 	if c.Looks == nil {
 		return
 	}
@@ -74,7 +74,7 @@ func (k *checker) slideLooks(c *scope.Character) {
 		return
 	}
 	for from, to := range c.Looks.States {
-		known := slices.ContainsFunc(c.States, func(x scope.SlideState) bool { return x.ID == from }) || c.Measure != nil && (from == "above" || from == "below")
+		known := slices.ContainsFunc(c.States, func(x microscopy.SlideState) bool { return x.ID == from }) || c.Measure != nil && (from == "above" || from == "below")
 		if !known || f.State(to) < 0 {
 			k.say(fmt.Sprintf("leads from %s to %s, which are not there", from, to), "correct looks.states")
 		}

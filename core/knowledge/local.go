@@ -90,7 +90,7 @@ const toAuthority = "refer to the authority"
 // or a laboratory stay where the book had them, and every other action gives way.
 func (c *Cause) report(why string) {
 	c.Regulated, c.Group = why, toAuthority
-	actions := []Action{{Remedy: Report, Worth: "good"}}
+	actions := []Action{{Remedy: Report, Efficacy: "good"}}
 	for _, a := range c.Actions {
 		if slices.Contains(BesideReport, a.Remedy) {
 			actions = append(actions, a)

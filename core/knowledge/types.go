@@ -85,10 +85,10 @@ type LookAlike struct {
 
 // Action is something to do about a cause, mildest rung first.
 type Action struct {
-	Remedy string `json:"remedy" yaml:"remedy"`
-	Worth  string `json:"worth" yaml:"worth" doc:"good, fair or some: how much it does against this cause"`
-	When   string `json:"when,omitempty" yaml:"when" doc:"the condition in plain words, printed with the step"`
-	How    string `json:"how,omitempty" yaml:"how" doc:"the manner for this cause, printed with the step"`
+	Remedy   string `json:"remedy" yaml:"remedy"`
+	Efficacy string `json:"worth" yaml:"worth" doc:"good, fair or some: how much it does against this cause"`
+	When     string `json:"when,omitempty" yaml:"when" doc:"the condition in plain words, printed with the step"`
+	How      string `json:"how,omitempty" yaml:"how" doc:"the manner for this cause, printed with the step"`
 
 	Only *Condition `json:"only,omitempty" yaml:"only" doc:"the condition as data; the rules go by it"`
 }
@@ -249,56 +249,56 @@ func (h Hazards) Sum() int { return h.Bees + h.Helpers + h.Water + h.People + h.
 
 // Remedy is anything a grower can be told to do, bottled or not.
 type Remedy struct {
-	ID         string             `json:"id" yaml:"id"`
-	Name       string             `json:"name" yaml:"name"`
-	Aliases    []string           `json:"aliases,omitempty" yaml:"aliases" doc:"what growers call it; a name two remedies share is asked about"`
-	Classes    []string           `json:"classes,omitempty" yaml:"class" doc:"classes that rules speak of"`
-	Rung       int                `json:"rung" yaml:"rung" doc:"0 leave it … 7 referred only"`
-	Kind       string             `json:"kind" yaml:"kind" doc:"action, culture, helper, product or referred"`
-	Ingredient string             `json:"ingredient,omitempty" yaml:"ingredient"`
-	Mode       string             `json:"mode,omitempty" yaml:"mode" doc:"mode-of-action group"`
-	ModeName   string             `json:"modeName,omitempty" yaml:"mode_name"`
-	Acts       string             `json:"acts,omitempty" yaml:"acts" doc:"contact, residual, gut, protects or cures"`
-	Kills      map[string]float64 `json:"kills,omitempty" yaml:"kills" doc:"stage → share killed where it reaches, 0 to 1"`
-	HalfLife   float64            `json:"halfLifeDays,omitempty" yaml:"half_life_days"`
-	TempMin    *float64           `json:"tempMinC,omitempty" yaml:"temp_min_c"`
-	TempMax    *float64           `json:"tempMaxC,omitempty" yaml:"temp_max_c"`
-	NoSun      bool               `json:"noSun,omitempty" yaml:"no_sun"`
-	NoDrought  bool               `json:"noDrought,omitempty" yaml:"no_drought"`
-	Harms      []string           `json:"harms,omitempty" yaml:"harms" doc:"sensitivity classes that concern it"`
-	Bloom      string             `json:"bloom" yaml:"bloom" doc:"fine, evening or never"`
-	Food       string             `json:"food" yaml:"food" doc:"fine, label or never"`
-	WaitDays   int                `json:"waitDays,omitempty" yaml:"wait_days" doc:"days before harvest"`
-	RepeatMin  int                `json:"repeatMinDays,omitempty" yaml:"repeat_min_days"`
-	RepeatMax  int                `json:"repeatMaxDays,omitempty" yaml:"repeat_max_days"`
-	Most       int                `json:"mostPerSeason,omitempty" yaml:"most_per_season"`
-	WinterTask bool               `json:"winterTask,omitempty" yaml:"winter_task" doc:"cleaning up that is done while the plant rests"`
-	Season     string             `json:"season,omitempty" yaml:"season" doc:"dormant: only without leaves; leaf: only in leaf"`
-	Indoors    string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
-	Climate    string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
-	Only       string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
-	Bottle     bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
-	Active     *Active            `json:"active,omitempty" yaml:"active" doc:"of such a one, what a litre of finished mix holds; approximate"`
-	Cuts       bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
-	Hour       string             `json:"hour,omitempty" yaml:"hour" doc:"when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter"`
-	Yields     bool               `json:"yields,omitempty" yaml:"yields" doc:"one name for many doings: where the cause says how, that stands in place of its own how"`
-	Aside      bool               `json:"aside,omitempty" yaml:"aside" doc:"it goes beside what is done and cures nothing by itself"`
-	Months     []int              `json:"months,omitempty" yaml:"months" doc:"months of the northern year it is done in; empty for any"`
-	Prevents   bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`
-	Licensed   bool               `json:"licensed,omitempty" yaml:"licensed"`
-	Flammable  bool               `json:"flammable,omitempty" yaml:"flammable"`
-	Patch      bool               `json:"patch,omitempty" yaml:"patch" doc:"patch test first"`
-	Hazards    Hazards            `json:"hazards" yaml:"hazards"`
-	Wear       []string           `json:"wear,omitempty" yaml:"wear"`
-	Storage    string             `json:"storage,omitempty" yaml:"storage"`
-	Rates      []Rate             `json:"rates,omitempty" yaml:"rates"`
-	Doses      []PlaceRate        `json:"doses,omitempty" yaml:"doses" doc:"amounts per bed, pot or plant"`
-	How        []string           `json:"how" yaml:"how"`
-	Cautions   []string           `json:"cautions" yaml:"cautions"`
-	Like       string             `json:"like,omitempty" yaml:"like" doc:"stands in for another remedy wherever that one is meant, a step less worth"`
-	Reach      string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
-	Source     string             `json:"source" yaml:"source"`
-	From       string             `json:"from,omitempty" yaml:"-"`
+	ID              string             `json:"id" yaml:"id"`
+	Name            string             `json:"name" yaml:"name"`
+	Aliases         []string           `json:"aliases,omitempty" yaml:"aliases" doc:"what growers call it; a name two remedies share is asked about"`
+	Classes         []string           `json:"classes,omitempty" yaml:"class" doc:"classes that rules speak of"`
+	Rung            int                `json:"rung" yaml:"rung" doc:"0 leave it … 7 referred only"`
+	Kind            string             `json:"kind" yaml:"kind" doc:"action, culture, helper, product or referred"`
+	Ingredient      string             `json:"ingredient,omitempty" yaml:"ingredient"`
+	ResistanceGroup string             `json:"mode,omitempty" yaml:"mode" doc:"mode-of-action group"`
+	ModeName        string             `json:"modeName,omitempty" yaml:"mode_name"`
+	Acts            string             `json:"acts,omitempty" yaml:"acts" doc:"contact, residual, gut, protects or cures"`
+	Mortality       map[string]float64 `json:"kills,omitempty" yaml:"kills" doc:"stage → share killed where it reaches, 0 to 1"`
+	HalfLife        float64            `json:"halfLifeDays,omitempty" yaml:"half_life_days"`
+	TempMin         *float64           `json:"tempMinC,omitempty" yaml:"temp_min_c"`
+	TempMax         *float64           `json:"tempMaxC,omitempty" yaml:"temp_max_c"`
+	NoSun           bool               `json:"noSun,omitempty" yaml:"no_sun"`
+	NoDrought       bool               `json:"noDrought,omitempty" yaml:"no_drought"`
+	Harms           []string           `json:"harms,omitempty" yaml:"harms" doc:"sensitivity classes that concern it"`
+	Bloom           string             `json:"bloom" yaml:"bloom" doc:"fine, evening or never"`
+	Food            string             `json:"food" yaml:"food" doc:"fine, label or never"`
+	WaitDays        int                `json:"waitDays,omitempty" yaml:"wait_days" doc:"days before harvest"`
+	RepeatMin       int                `json:"repeatMinDays,omitempty" yaml:"repeat_min_days"`
+	RepeatMax       int                `json:"repeatMaxDays,omitempty" yaml:"repeat_max_days"`
+	MaxApplications int                `json:"mostPerSeason,omitempty" yaml:"most_per_season"`
+	WinterTask      bool               `json:"winterTask,omitempty" yaml:"winter_task" doc:"cleaning up that is done while the plant rests"`
+	Season          string             `json:"season,omitempty" yaml:"season" doc:"dormant: only without leaves; leaf: only in leaf"`
+	Indoors         string             `json:"indoors" yaml:"indoors" doc:"fine, air or never"`
+	Climate         string             `json:"climate,omitempty" yaml:"climate" doc:"where a released helper can live"`
+	Only            string             `json:"only,omitempty" yaml:"only" doc:"where it can be done: pot, ground or glass; empty for anywhere"`
+	Bottle          bool               `json:"bottle,omitempty" yaml:"bottle" doc:"its bottles differ many times in strength: mixed only at the rate on the bottle"`
+	Active          *Active            `json:"active,omitempty" yaml:"active" doc:"of such a one, what a litre of finished mix holds; approximate"`
+	Cuts            bool               `json:"cuts,omitempty" yaml:"cuts" doc:"it cuts living wood"`
+	Hour            string             `json:"hour,omitempty" yaml:"hour" doc:"when in the day it is put on: morning, evening, or free for the school to say; empty where the hour does not matter"`
+	Yields          bool               `json:"yields,omitempty" yaml:"yields" doc:"one name for many doings: where the cause says how, that stands in place of its own how"`
+	Aside           bool               `json:"aside,omitempty" yaml:"aside" doc:"it goes beside what is done and cures nothing by itself"`
+	Months          []int              `json:"months,omitempty" yaml:"months" doc:"months of the northern year it is done in; empty for any"`
+	Prevents        bool               `json:"prevents,omitempty" yaml:"prevents" doc:"it keeps trouble from coming and does nothing for what is there"`
+	Licensed        bool               `json:"licensed,omitempty" yaml:"licensed"`
+	Flammable       bool               `json:"flammable,omitempty" yaml:"flammable"`
+	Patch           bool               `json:"patch,omitempty" yaml:"patch" doc:"patch test first"`
+	Hazards         Hazards            `json:"hazards" yaml:"hazards"`
+	Wear            []string           `json:"wear,omitempty" yaml:"wear"`
+	Storage         string             `json:"storage,omitempty" yaml:"storage"`
+	Rates           []Rate             `json:"rates,omitempty" yaml:"rates"`
+	Doses           []PlaceRate        `json:"doses,omitempty" yaml:"doses" doc:"amounts per bed, pot or plant"`
+	How             []string           `json:"how" yaml:"how"`
+	Cautions        []string           `json:"cautions" yaml:"cautions"`
+	Like            string             `json:"like,omitempty" yaml:"like" doc:"stands in for another remedy wherever that one is meant, a step less worth"`
+	Reach           string             `json:"reach,omitempty" yaml:"reach" doc:"leaf, soil, or empty for either"`
+	Source          string             `json:"source" yaml:"source"`
+	From            string             `json:"from,omitempty" yaml:"-"`
 }
 
 // Active is how much of its active ingredient a litre of finished mix holds: what the
@@ -332,7 +332,7 @@ func (a *Active) String() string {
 // Outgrown says whether pests can outgrow its way of killing: a numbered group of
 // the public resistance codes. Suffocating and drying (groups UN-) cannot be.
 func (r *Remedy) Outgrown() bool {
-	return r.Mode != "" && r.Mode[0] >= '0' && r.Mode[0] <= '9'
+	return r.ResistanceGroup != "" && r.ResistanceGroup[0] >= '0' && r.ResistanceGroup[0] <= '9'
 }
 
 // Conflict keeps two remedies apart by days, one figure for each order, and

@@ -27,8 +27,8 @@ type Colony struct {
 	Days   int                // to look ahead, 1 to 400
 }
 
-// Treatment is one treatment of a colony.
-type Treatment struct {
+// Application is one treatment of a colony.
+type Application struct {
 	Day      float64            // from the start
 	Kills    map[string]float64 // share of each stage killed where it is hit
 	Reaches  float64            // share of the plant that is hit, 0 to 1
@@ -73,7 +73,7 @@ const rarest = 1e-7
 // age moves the brood on by the warmth of one step and gives what leaves it: jumps from
 // substage to substage come as a Poisson process, whose shares are exact for the step.
 func (b *brood) age(tempC float64) float64 {
-	need := Days(b.stage, tempC)
+	need := StageDays(b.stage, tempC)
 	if math.IsInf(need, 1) {
 		return 0
 	}
@@ -115,7 +115,7 @@ func broods(lt *knowledge.LifeTable) []brood {
 // lay while it is warm, and a crowded plant lets fewer through. What is not in
 // the life table (enemies, flight, weather that kills) is left out, so the curve
 // is a sketch of timing, not a forecast of numbers.
-func Simulate(c Colony, treatments ...Treatment) (Course, error) {
+func Simulate(c Colony, treatments ...Application) (Course, error) {
 	if err := c.check(treatments); err != nil {
 		return Course{}, err
 	}
@@ -123,7 +123,7 @@ func Simulate(c Colony, treatments ...Treatment) (Course, error) {
 }
 
 // check names what cannot be simulated.
-func (c Colony) check(treatments []Treatment) error {
+func (c Colony) check(treatments []Application) error {
 	lt := c.Table
 	switch {
 	case lt == nil || lt.Lays.DD <= 0 || lt.Lays.Eggs <= 0:
@@ -147,7 +147,7 @@ func (c Colony) check(treatments []Treatment) error {
 }
 
 // course follows the colony through its treatments and leaves it used up.
-func (s *colony) course(c Colony, treatments []Treatment) Course {
+func (s *colony) course(c Colony, treatments []Application) Course {
 	start := s.total()
 	var out Course
 	for _, b := range s.broods {
@@ -213,7 +213,7 @@ func (s *colony) step(tempC, start float64) {
 }
 
 // treat lets a treatment work at a moment: at once, and then by what it leaves.
-func (s *colony) treat(t Treatment, at float64) {
+func (s *colony) treat(t Application, at float64) {
 	since := at - t.Day
 	atOnce := since >= 0 && since < 1./StepsADay
 	if since < 0 || !atOnce && t.HalfLife == 0 {

@@ -12,7 +12,7 @@ import (
 	"pgregory.net/rapid"
 )
 
-func simulate(t require.TestingT, c lifecycle.Colony, done ...lifecycle.Treatment) lifecycle.Course {
+func simulate(t require.TestingT, c lifecycle.Colony, done ...lifecycle.Application) lifecycle.Course {
 	out, err := lifecycle.Simulate(c, done...)
 	require.NoError(t, err)
 	require.Len(t, out.Days, c.Days)
@@ -50,7 +50,7 @@ func TestTheRuleAndTheCohortAgree(t *testing.T) {
 	kills := map[string]float64{"crawler": 1, "young": 1, "resting": 1, "adult": 1}
 	left := func(table string, tempC, gap float64) float64 {
 		days := int(gap) + 4
-		x := simulate(t, colony(table, tempC, days, nil), lifecycle.Treatment{Kills: kills, Reaches: 1}, lifecycle.Treatment{Day: gap, Kills: kills, Reaches: 1})
+		x := simulate(t, colony(table, tempC, days, nil), lifecycle.Application{Kills: kills, Reaches: 1}, lifecycle.Application{Day: gap, Kills: kills, Reaches: 1})
 		return x.Total(days-1) / x.Total(0)
 	}
 	for _, c := range []struct {
@@ -73,8 +73,8 @@ func TestMoreKillNeverMorePestDaysAndWarmthNeverSlower(t *testing.T) {
 		cool := rapid.Float64Range(2, 24).Draw(rt, "temp")
 		c := lifecycle.Colony{Table: lt, Temps: []float64{cool}, Days: 30}
 		kill, half := rapid.Float64Range(0, .9).Draw(rt, "kill"), rapid.SampledFrom([]float64{0, 3}).Draw(rt, "half-life")
-		treat := func(k float64) lifecycle.Treatment {
-			return lifecycle.Treatment{Day: 4, Kills: map[string]float64{"egg": k / 3, "crawler": k, "young": k, "resting": k, "adult": k}, Reaches: .8, HalfLife: half}
+		treat := func(k float64) lifecycle.Application {
+			return lifecycle.Application{Day: 4, Kills: map[string]float64{"egg": k / 3, "crawler": k, "young": k, "resting": k, "adult": k}, Reaches: .8, HalfLife: half}
 		}
 		more, less := simulate(rt, c, treat(kill+.1)), simulate(rt, c, treat(kill))
 		assert.LessOrEqual(rt, more.PestDays, less.PestDays+1e-9, lt.ID)
@@ -109,7 +109,7 @@ func TestWhatACohortCannotFollow(t *testing.T) {
 		_, err := lifecycle.Simulate(c)
 		assert.ErrorContains(t, err, name)
 	}
-	_, err := lifecycle.Simulate(mite, lifecycle.Treatment{Reaches: 1.2})
+	_, err := lifecycle.Simulate(mite, lifecycle.Application{Reaches: 1.2})
 	assert.ErrorContains(t, err, "treatments")
 	still := simulate(t, colony("two-spotted-mite", 8, 30, nil))
 	assert.InDelta(t, 1, still.Total(29), 1e-9, "below its threshold nothing ages, lays or dies")
@@ -119,7 +119,7 @@ func TestWhatACohortCannotFollow(t *testing.T) {
 		sum += n
 	}
 	assert.InDelta(t, 1, sum, 1e-9)
-	soil := lifecycle.Treatment{Kills: map[string]float64{"grub": 1, "resting": 1}, Reaches: 1, Soil: true}
+	soil := lifecycle.Application{Kills: map[string]float64{"grub": 1, "resting": 1}, Reaches: 1, Soil: true}
 	grubs := simulate(t, colony("vine-weevil", 15, 3, map[string]float64{"young": .5, "adult": .5}), soil)
 	assert.Less(t, grubs.Total(0), .6, "the grubs are hit")
 	assert.Greater(t, grubs.Total(0), .45, "the weevils above are not")

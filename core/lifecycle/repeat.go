@@ -29,9 +29,9 @@ type Window struct {
 // timed, a judgement: just above the threshold the arithmetic gives years.
 const standsStill = 365
 
-// Days a stage needs at a steady temperature in °C; +Inf when too cold. Above
+// StageDays a stage needs at a steady temperature in °C; +Inf when too cold. Above
 // the upper threshold growth stays at the upper's rate (horizontal cut-off).
-func Days(s knowledge.LifeStage, tempC float64) float64 {
+func StageDays(s knowledge.LifeStage, tempC float64) float64 {
 	t := math.Min(tempC, s.Upper)
 	if t <= s.Lower {
 		return math.Inf(1)
@@ -49,7 +49,7 @@ func ClosedForm(lt *knowledge.LifeTable, tempC float64) (Window, error) {
 	w := Window{TempC: tempC}
 	egg, rest := 0.0, 0.0
 	for _, s := range lt.Stages {
-		d := Days(s, tempC)
+		d := StageDays(s, tempC)
 		w.Generation += d
 		if s.ID == Egg {
 			egg = d

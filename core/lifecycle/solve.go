@@ -10,13 +10,13 @@ import (
 // SolveRequest asks for the days on which so many treatments leave the fewest pest-days.
 type SolveRequest struct {
 	Colony    Colony
-	Treatment Treatment // its day is set by the answer
-	Count     int       // treatments, 1 to 6
-	GapMin    int       // label's shortest gap, days
-	GapMax    int       // longest gap still of use; 0 for none
-	Earliest  int       // first day that may be, from the start
-	Shut      []int     // days on which nothing may be put on: the wait before picking, weather
-	Rhythms   [][]int   // days others would take; one that keeps the limits is never beaten by the answer
+	Treatment Application // its day is set by the answer
+	Count     int         // treatments, 1 to 6
+	GapMin    int         // label's shortest gap, days
+	GapMax    int         // longest gap still of use; 0 for none
+	Earliest  int         // first day that may be, from the start
+	Shut      []int       // days on which nothing may be put on: the wait before picking, weather
+	Rhythms   [][]int     // days others would take; one that keeps the limits is never beaten by the answer
 }
 
 // Solved is the answer.
@@ -57,7 +57,7 @@ func Solve(r SolveRequest) (Solved, error) {
 	if err := l.Err(); err != nil {
 		return Solved{}, err
 	}
-	if err := r.Colony.check([]Treatment{r.Treatment}); err != nil {
+	if err := r.Colony.check([]Application{r.Treatment}); err != nil {
 		return Solved{}, err
 	}
 	start := settle(r.Colony)
@@ -89,8 +89,8 @@ func Solve(r SolveRequest) (Solved, error) {
 	return out, nil
 }
 
-func (r SolveRequest) on(days []int) []Treatment {
-	done := make([]Treatment, len(days))
+func (r SolveRequest) on(days []int) []Application {
+	done := make([]Application, len(days))
 	for i, d := range days {
 		done[i] = r.Treatment
 		done[i].Day = float64(d)

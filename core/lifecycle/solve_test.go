@@ -55,7 +55,7 @@ func TestTheSolverKeepsItsLimitsAndNeverLosesToARhythm(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		r := lifecycle.SolveRequest{
 			Colony:    lifecycle.Colony{Table: b.LifeTable(rapid.SampledFrom(tables).Draw(t, "pest")), Temps: []float64{rapid.Float64Range(14, 28).Draw(t, "temp")}, Days: 42},
-			Treatment: lifecycle.Treatment{Kills: map[string]float64{"young": .9, "adult": .7}, Reaches: .8},
+			Treatment: lifecycle.Application{Kills: map[string]float64{"young": .9, "adult": .7}, Reaches: .8},
 			Count:     rapid.IntRange(1, 3).Draw(t, "count"), GapMin: rapid.IntRange(3, 8).Draw(t, "gap"),
 			Earliest: rapid.IntRange(0, 2).Draw(t, "earliest"), Shut: rapid.SliceOfN(rapid.IntRange(0, 20), 0, 4).Draw(t, "shut"),
 			Rhythms: [][]int{{0, 7, 14}, {0, 10, 20}, {0, 3, 8}, {2}, {2, 9}},
@@ -73,7 +73,7 @@ func TestTheSolverKeepsItsLimitsAndNeverLosesToARhythm(t *testing.T) {
 			if len(days) != r.Count || !r.Allowed(days) {
 				continue
 			}
-			done := []lifecycle.Treatment{}
+			done := []lifecycle.Application{}
 			for _, d := range days {
 				x := r.Treatment
 				x.Day = float64(d)
@@ -101,7 +101,7 @@ func TestBenchSeason(t *testing.T) {
 	colony := lifecycle.Colony{Table: lt, Temps: []float64{22}, Days: 120, Stages: map[string]float64{"egg": .5, "young": .3, "adult": .2}}
 	season := testing.Benchmark(func(b *testing.B) {
 		for b.Loop() {
-			if _, err := lifecycle.Simulate(colony, lifecycle.Treatment{Day: 3, Kills: kills, Reaches: .8}); err != nil {
+			if _, err := lifecycle.Simulate(colony, lifecycle.Application{Day: 3, Kills: kills, Reaches: .8}); err != nil {
 				b.Fatal(err)
 			}
 		}
@@ -110,7 +110,7 @@ func TestBenchSeason(t *testing.T) {
 	colony.Days = 42
 	solve := testing.Benchmark(func(b *testing.B) {
 		for b.Loop() {
-			if _, err := lifecycle.Solve(lifecycle.SolveRequest{Colony: colony, Treatment: lifecycle.Treatment{Kills: kills, Reaches: .8}, Count: 4, GapMin: 4, GapMax: 10}); err != nil {
+			if _, err := lifecycle.Solve(lifecycle.SolveRequest{Colony: colony, Treatment: lifecycle.Application{Kills: kills, Reaches: .8}, Count: 4, GapMin: 4, GapMax: 10}); err != nil {
 				b.Fatal(err)
 			}
 		}

@@ -10,9 +10,9 @@ import (
 // HomeReach is the share of a plant's pests a careful home sprayer hits, a judgement.
 const HomeReach = .8
 
-// Told puts two courses of one colony into words: left alone, and with something done
+// Describe puts two courses of one colony into words: left alone, and with something done
 // on days; what is its name within a sentence.
-func Told(treated, alone Course, today civil.Day, what string) []string {
+func Describe(treated, alone Course, today civil.Day, what string) []string {
 	end := len(alone.Days) - 1
 	low, at := math.Inf(1), 0
 	for day := range treated.Days {

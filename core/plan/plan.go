@@ -25,8 +25,8 @@ const (
 	WarmestRoom   = 40.
 )
 
-// Moment is from where and when a plan is looked at.
-type Moment struct {
+// Setting is from where and when a plan is looked at.
+type Setting struct {
 	Book  *knowledge.Base
 	Rules remedy.House
 	Sky   weather.Provider
@@ -46,16 +46,16 @@ type Task struct {
 	HandedOver bool              // the days stand on a page already
 }
 
-// Days are treatment days worked out.
-type Days struct {
+// Schedule are treatment days worked out.
+type Schedule struct {
 	On    []civil.Day
 	Gap   int // days between the first two
 	Notes []string
 	Test  civil.Day // of the patch test; zero where none is made
 }
 
-// Ask is how somebody wants the days.
-type Ask struct {
+// Preference is how somebody wants the days.
+type Preference struct {
 	Start  string // YYYY-MM-DD; empty for the first day it can be
 	Count  int    // treatments; 0 for the usual
 	Gap    int    // days between; 0 for the rhythm's
@@ -81,7 +81,7 @@ func CheckWarm(place string, tempC float64) error {
 	return nil
 }
 
-func (m Moment) lifeTable(t Task) *knowledge.LifeTable {
+func (m Setting) lifeTable(t Task) *knowledge.LifeTable {
 	if t.Cause == nil {
 		return nil
 	}
@@ -90,12 +90,12 @@ func (m Moment) lifeTable(t Task) *knowledge.LifeTable {
 
 // Request is what bears on the days of a task today, the rhythm left open: the label in
 // hand, what was used, the next picking, the pest's life. Errors name remedy.
-func (m Moment) Request(t Task) (lifecycle.RepeatRequest, error) {
+func (m Setting) Request(t Task) (lifecycle.RepeatRequest, error) {
 	if t.Remedy == nil {
 		return lifecycle.RepeatRequest{}, fault.New("remedy", "nothing that was chosen is repeated on days", "this step is not needed")
 	}
 	lim := remedy.LimitsOf(t.Remedy, m.Rules)
-	req := lifecycle.RepeatRequest{Start: m.Today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.Most, Want: Usual, EggKill: t.Remedy.Kills[lifecycle.Egg]}
+	req := lifecycle.RepeatRequest{Start: m.Today, GapMin: lim.GapMin, GapMax: lim.GapMax, Most: lim.MaxApplications, Want: Usual, EggKill: t.Remedy.Mortality[lifecycle.Egg]}
 	if d := t.Situation.DaysToHarvest; d != nil {
 		req.Harvest, req.Wait = m.Today.Add(*d), lim.PreHarvest
 	}
@@ -117,15 +117,15 @@ func (m Moment) Request(t Task) (lifecycle.RepeatRequest, error) {
 // Days works the days out: by the request, from the first day it can be done, in the rhythm
 // asked for, then put where the weather known lets it be done. Errors name start, rhythm,
 // remedy or what lifecycle.Repeats names.
-func (m Moment) Days(t Task, in Ask) (Days, error) {
+func (m Setting) Days(t Task, in Preference) (Schedule, error) {
 	req, err := m.Request(t)
 	if err != nil {
-		return Days{}, err
+		return Schedule{}, err
 	}
-	out := Days{Notes: []string{}}
+	out := Schedule{Notes: []string{}}
 	if in.Start != "" {
 		if req.Start, err = m.start(in.Start); err != nil {
-			return Days{}, err
+			return Schedule{}, err
 		}
 	} else {
 		first := remedy.FirstDay(m.Book, t.Cause, t.Remedy, t.Situation, m.Today, m.Now.In(m.Zone).Hour())
@@ -145,13 +145,13 @@ func (m Moment) Days(t Task, in Ask) (Days, error) {
 		req.FixedGap = in.Gap
 	} else {
 		if rhythm, err = m.rhythm(t, in.Rhythm); err != nil {
-			return Days{}, err
+			return Schedule{}, err
 		}
 		req.FixedGap, req.Burst = lifecycle.Rhythm(rhythm, req.GapMin)
 	}
 	sched, err := lifecycle.Repeats(req)
 	if err != nil {
-		return Days{}, err
+		return Schedule{}, err
 	}
 	out.Gap = sched.Gap
 	if o := m.Book.School(remedy.Rhythm).Option(rhythm); rhythm != lifecycle.Computed && o != nil {
@@ -161,19 +161,19 @@ func (m Moment) Days(t Task, in Ask) (Days, error) {
 	if req.Window != nil {
 		said, err := m.paceSaid(t, *req.Window)
 		if err != nil {
-			return Days{}, err
+			return Schedule{}, err
 		}
 		out.Notes = append(out.Notes, said...)
 	}
-	fit, notes, err := m.fitted(t, sched.Days, req, in.Start != "")
+	fit, notes, err := m.fitDays(t, sched.Days, req, in.Start != "")
 	if err != nil {
-		return Days{}, err
+		return Schedule{}, err
 	}
 	out.On, out.Notes = fit, append(out.Notes, notes...)
 	return out, nil
 }
 
-func (m Moment) start(text string) (civil.Day, error) {
+func (m Setting) start(text string) (civil.Day, error) {
 	d, err := civil.Parse(text)
 	switch {
 	case err != nil:
@@ -188,9 +188,9 @@ func (m Moment) start(text string) (civil.Day, error) {
 
 // rhythm is the answer that holds to how often: the one asked for, else the situation's or
 // the house's.
-func (m Moment) rhythm(t Task, asked string) (string, error) {
+func (m Setting) rhythm(t Task, asked string) (string, error) {
 	if asked == "" {
-		return remedy.Answer(m.Book, t.Situation, remedy.Rhythm), nil
+		return remedy.SchoolAnswer(m.Book, t.Situation, remedy.Rhythm), nil
 	}
 	if x := m.Book.School(remedy.Rhythm); x == nil || x.Option(asked) == nil {
 		return "", fault.New("rhythm", fmt.Sprintf("%q is not an answer to how often", asked), "use an option of kb list schools, or leave it out")
@@ -200,7 +200,7 @@ func (m Moment) rhythm(t Task, asked string) (string, error) {
 
 // paceSaid says when a pest that stands still moves again, and that its pace was taken by
 // the usual year, where that is so.
-func (m Moment) paceSaid(t Task, w lifecycle.Window) ([]string, error) {
+func (m Setting) paceSaid(t Task, w lifecycle.Window) ([]string, error) {
 	out := []string{}
 	if w.Generation == 0 {
 		on, ok, err := m.warmAgain(t)
@@ -220,7 +220,7 @@ func (m Moment) paceSaid(t Task, w lifecycle.Window) ([]string, error) {
 
 // warmAgain is the first week whose mean lets the pest move on, by the hours known and the
 // usual year beyond them; false where none of the coming weeks does.
-func (m Moment) warmAgain(t Task) (civil.Day, bool, error) {
+func (m Setting) warmAgain(t Task) (civil.Day, bool, error) {
 	lt := m.lifeTable(t)
 	for week := 1; lt != nil && week < weeksToWarmth; week++ {
 		day := m.Today.Add(7 * week)
@@ -241,11 +241,11 @@ func (m Moment) warmAgain(t Task) (civil.Day, bool, error) {
 
 // asUsual says that the pace out of doors is reckoned by the usual year, where the weather of
 // most of the coming days is not known and nobody read a thermometer; empty else.
-func (m Moment) asUsual(t Task) (string, error) {
+func (m Setting) asUsual(t Task) (string, error) {
 	if t.Situation.Place == "indoors" || t.WarmC != nil {
 		return "", nil
 	}
-	days, err := weather.Days(m.Sky, m.Spot, m.Today, WarmthDays, m.Zone)
+	days, err := weather.Daily(m.Sky, m.Spot, m.Today, WarmthDays, m.Zone)
 	if err != nil {
 		return "", err
 	}
@@ -264,19 +264,19 @@ func (m Moment) asUsual(t Task) (string, error) {
 
 // ByHand are days somebody set, held to the label and the picking like any others, with what
 // the weather known says against them. Errors name on, on[i] or what lifecycle.Hold names.
-func (m Moment) ByHand(t Task, on []string) (Days, error) {
+func (m Setting) ByHand(t Task, on []string) (Schedule, error) {
 	req, err := m.Request(t)
 	if err != nil {
-		return Days{}, err
+		return Schedule{}, err
 	}
 	days := []civil.Day{}
 	for i, text := range on {
 		d, err := civil.Parse(text)
 		switch {
 		case err != nil:
-			return Days{}, fault.New(fmt.Sprintf("on[%d]", i), fmt.Sprintf("%q is not a day", text), "write it as YYYY-MM-DD")
+			return Schedule{}, fault.New(fmt.Sprintf("on[%d]", i), fmt.Sprintf("%q is not a day", text), "write it as YYYY-MM-DD")
 		case slices.Contains(days, d):
-			return Days{}, fault.New(fmt.Sprintf("on[%d]", i), d.Short()+" is there twice", "give each day once")
+			return Schedule{}, fault.New(fmt.Sprintf("on[%d]", i), d.Short()+" is there twice", "give each day once")
 		}
 		days = append(days, d)
 	}
@@ -287,26 +287,26 @@ func (m Moment) ByHand(t Task, on []string) (Days, error) {
 			from = days[at-1]
 		}
 		if d.Sub(from) > Farthest {
-			return Days{}, fault.New(fmt.Sprintf("on[%d]", i), "lies more than a year ahead", "plan within a year")
+			return Schedule{}, fault.New(fmt.Sprintf("on[%d]", i), "lies more than a year ahead", "plan within a year")
 		}
 	}
 	if err := lifecycle.Hold(days, req); err != nil {
-		return Days{}, err
+		return Schedule{}, err
 	}
-	out := Days{On: days, Notes: []string{"Days set by hand, inside the label."}}
+	out := Schedule{On: days, Notes: []string{"Days set by hand, inside the label."}}
 	if len(days) > 1 {
 		out.Gap = days[1].Sub(days[0])
 	}
 	fits, err := m.Fits(t)
 	if err == nil && fits != nil {
-		out.Notes = append(out.Notes, warned(days, fits)...)
+		out.Notes = append(out.Notes, unfitDays(days, fits)...)
 	}
 	return out, err
 }
 
 // StillHolds says what of days kept earlier no longer holds: a label, a picking or what was
 // used may have changed. Errors name what lifecycle.Hold names, or remedy.
-func (m Moment) StillHolds(t Task, days []civil.Day) error {
+func (m Setting) StillHolds(t Task, days []civil.Day) error {
 	req, err := m.Request(t)
 	if err != nil {
 		return err

@@ -42,8 +42,8 @@ func (s sky) Hours(_ weather.Place, from, to time.Time) ([]weather.Hour, error) 
 
 var today = civil.Date(2026, 7, 11)
 
-func moment(s sky) plan.Moment {
-	return plan.Moment{Book: herbarium.Embedded(), Sky: s, Spot: weather.Place{Lat: 50, Lon: -5}, Now: today.Midnight(time.UTC).Add(10 * time.Hour), Today: today, Zone: time.UTC}
+func moment(s sky) plan.Setting {
+	return plan.Setting{Book: herbarium.Embedded(), Sky: s, Spot: weather.Place{Lat: 50, Lon: -5}, Now: today.Midnight(time.UTC).Add(10 * time.Hour), Today: today, Zone: time.UTC}
 }
 
 func task(cause, r, place string) plan.Task {
@@ -76,7 +76,7 @@ func TestDaysKeepTheLabelWhateverIsAsked(t *testing.T) {
 			n := rapid.IntRange(0, 20).Draw(t, "days to picking")
 			k.Situation.DaysToHarvest, k.Situation.Edible = &n, true
 		}
-		in := plan.Ask{Count: rapid.IntRange(0, 12).Draw(t, "count"), Gap: rapid.IntRange(0, 60).Draw(t, "gap")}
+		in := plan.Preference{Count: rapid.IntRange(0, 12).Draw(t, "count"), Gap: rapid.IntRange(0, 60).Draw(t, "gap")}
 		if rapid.Bool().Draw(t, "later") {
 			in.Start = today.Add(rapid.IntRange(-2, 400).Draw(t, "start")).String()
 		}
@@ -93,7 +93,7 @@ func TestDaysKeepTheLabelWhateverIsAsked(t *testing.T) {
 		lim := remedy.LimitsOf(k.Remedy, m.Rules)
 		require.NotEmpty(t, d.On)
 		require.False(t, d.On[0].Before(today))
-		require.True(t, lim.Most == 0 || len(d.On) <= lim.Most, "%d of %d", len(d.On), lim.Most)
+		require.True(t, lim.MaxApplications == 0 || len(d.On) <= lim.MaxApplications, "%d of %d", len(d.On), lim.MaxApplications)
 		for i := 1; i < len(d.On); i++ {
 			require.GreaterOrEqual(t, d.On[i].Sub(d.On[i-1]), lim.GapMin)
 		}
@@ -144,16 +144,16 @@ func TestADayTheWeatherTookIsMovedAndOneInARoomIsNot(t *testing.T) {
 func TestWhatIsRefusedNamesItsField(t *testing.T) {
 	m := moment(sky{tempC: 18})
 	soap := task("two-spotted-mite", "soap", "garden")
-	ask := func(in plan.Ask) func() error { return func() error { _, err := m.Days(soap, in); return err } }
+	ask := func(in plan.Preference) func() error { return func() error { _, err := m.Days(soap, in); return err } }
 	hand := func(on ...string) func() error { return func() error { _, err := m.ByHand(soap, on); return err } }
 	for field, f := range map[string]func() error{
-		"start ":  ask(plan.Ask{Start: "soon"}),
-		"start":   ask(plan.Ask{Start: "2026-07-10"}),
-		"start  ": ask(plan.Ask{Start: "2027-12-01"}),
-		"rhythm":  ask(plan.Ask{Rhythm: "whenever"}),
+		"start ":  ask(plan.Preference{Start: "soon"}),
+		"start":   ask(plan.Preference{Start: "2026-07-10"}),
+		"start  ": ask(plan.Preference{Start: "2027-12-01"}),
+		"rhythm":  ask(plan.Preference{Rhythm: "whenever"}),
 		"on[0]":   hand("soon"),
 		"on[1]":   hand("2026-07-12", "2026-07-12"),
-		"remedy":  func() error { _, err := m.Days(plan.Task{}, plan.Ask{}); return err },
+		"remedy":  func() error { _, err := m.Days(plan.Task{}, plan.Preference{}); return err },
 		"tempC":   func() error { return plan.CheckWarm("garden", 20) },
 		"tempC ":  func() error { return plan.CheckWarm("indoors", 60) },
 	} {
@@ -169,7 +169,7 @@ func TestWhatIsRefusedNamesItsField(t *testing.T) {
 func TestTheWeeksAroundTheDays(t *testing.T) {
 	m := moment(sky{tempC: 20})
 	k := task("two-spotted-mite", "soap", "indoors")
-	d, err := m.Days(k, plan.Ask{})
+	d, err := m.Days(k, plan.Preference{})
 	require.NoError(t, err)
 	left := func(what string) float64 {
 		w, err := m.Weeks(k, d.On, what)
@@ -194,11 +194,11 @@ func TestTheWeeksAroundTheDays(t *testing.T) {
 	assert.NotEmpty(t, w.HatchBy)
 }
 
-func ExampleMoment_Days() {
+func ExampleSetting_Days() {
 	m := moment(sky{tempC: 20})
-	d, err := m.Days(task("two-spotted-mite", "soap", "indoors"), plan.Ask{Count: 3})
+	d, err := m.Days(task("two-spotted-mite", "soap", "indoors"), plan.Preference{Count: 3})
 	fmt.Println(d.On, d.Gap, err)
-	fmt.Println(m.Days(task("two-spotted-mite", "soap", "indoors"), plan.Ask{Start: "2026-07-01"}))
+	fmt.Println(m.Days(task("two-spotted-mite", "soap", "indoors"), plan.Preference{Start: "2026-07-01"}))
 	// Output:
 	// [2026-07-13 2026-07-21 2026-07-29] 8 <nil>
 	// {[] 0 [] } start: lies in the past; start today or later

@@ -23,7 +23,7 @@ func Needs(r *knowledge.Remedy, inBloom bool) sprayday.Needs {
 //
 // Of today only what is left counts while days are planned; once they are handed over the
 // whole day does, for it may have been done this morning.
-func (m Moment) Fits(t Task) (func(civil.Day) lifecycle.Fitness, error) {
+func (m Setting) Fits(t Task) (func(civil.Day) lifecycle.Fitness, error) {
 	if t.Remedy == nil || t.Remedy.Kind != "product" || remedy.Sheltered(t.Situation.Place) {
 		return nil, nil
 	}
@@ -52,26 +52,26 @@ func (m Moment) Fits(t Task) (func(civil.Day) lifecycle.Fitness, error) {
 	}, nil
 }
 
-// fitted puts days where the weather known lets them be done, and says what was moved. A
+// fitDays puts days where the weather known lets them be done, and says what was moved. A
 // first day somebody asked for stays, and is warned of.
-func (m Moment) fitted(t Task, days []civil.Day, req lifecycle.RepeatRequest, asked bool) ([]civil.Day, []string, error) {
+func (m Setting) fitDays(t Task, days []civil.Day, req lifecycle.RepeatRequest, asked bool) ([]civil.Day, []string, error) {
 	fits, err := m.Fits(t)
 	if err != nil || fits == nil {
 		return days, nil, err
 	}
 	if asked {
-		return days, warned(days[:1], fits), nil
+		return days, unfitDays(days[:1], fits), nil
 	}
 	out, moves := lifecycle.Fit(days, req.Start, req.GapMin, fits, func(x []civil.Day) error { return lifecycle.Hold(x, req) })
 	notes := []string{}
 	for _, mv := range moves {
 		notes = append(notes, mv.Text())
 	}
-	return out, append(notes, warned(out, fits)...), nil
+	return out, append(notes, unfitDays(out, fits)...), nil
 }
 
-// warned says which days are not fit by the weather known.
-func warned(days []civil.Day, fits func(civil.Day) lifecycle.Fitness) []string {
+// unfitDays says which days are not fit by the weather known.
+func unfitDays(days []civil.Day, fits func(civil.Day) lifecycle.Fitness) []string {
 	out := []string{}
 	for _, d := range days {
 		if f := fits(d); f.Known && !f.Good {
@@ -84,7 +84,7 @@ func warned(days []civil.Day, fits func(civil.Day) lifecycle.Fitness) []string {
 // Reschedule is what the weather asks of days that were handed over: where each should go,
 // and all of them then; what is done stays where it was. Nothing moves where the sky does
 // not matter, or where today's label no longer has the treatment: that is for a person.
-func (m Moment) Reschedule(t Task, days []civil.Day, done func(civil.Day) bool) ([]lifecycle.Move, []civil.Day, error) {
+func (m Setting) Reschedule(t Task, days []civil.Day, done func(civil.Day) bool) ([]lifecycle.Move, []civil.Day, error) {
 	fits, err := m.Fits(t)
 	if err != nil || fits == nil || len(days) == 0 {
 		return nil, nil, err

@@ -62,7 +62,7 @@ const (
 
 // Weeks draws the coming weeks around planned days. What is one of half (half the plant
 // missed), skip (the second treatment left out), warm (three degrees warmer) and nothing.
-func (m Moment) Weeks(t Task, days []civil.Day, what string) (Weeks, error) {
+func (m Setting) Weeks(t Task, days []civil.Day, what string) (Weeks, error) {
 	first := m.Today
 	last := days[len(days)-1]
 	req, err := m.Request(t)
@@ -73,7 +73,7 @@ func (m Moment) Weeks(t Task, days []civil.Day, what string) (Weeks, error) {
 	if !req.Harvest.IsZero() {
 		w.Picking = req.Harvest.String()
 	}
-	sky, err := weather.Days(m.Sky, m.Spot, first, WarmthDays, m.Zone)
+	sky, err := weather.Daily(m.Sky, m.Spot, first, WarmthDays, m.Zone)
 	if err != nil {
 		return w, err
 	}
@@ -119,7 +119,7 @@ func (m Moment) Weeks(t Task, days []civil.Day, what string) (Weeks, error) {
 }
 
 // colony is what is on the plant today, by the stages that were seen.
-func (m Moment) colony(t Task, lt *knowledge.LifeTable, length int) (lifecycle.Colony, error) {
+func (m Setting) colony(t Task, lt *knowledge.LifeTable, length int) (lifecycle.Colony, error) {
 	temps, err := m.warmth(t)
 	if err != nil {
 		return lifecycle.Colony{}, err
@@ -132,13 +132,13 @@ func (m Moment) colony(t Task, lt *knowledge.LifeTable, length int) (lifecycle.C
 }
 
 // treatment is one of a remedy, on day 0.
-func treatment(r *knowledge.Remedy) lifecycle.Treatment {
-	return lifecycle.Treatment{Kills: r.Kills, Reaches: lifecycle.HomeReach, HalfLife: r.HalfLife, Soil: r.Reach == "soil"}
+func treatment(r *knowledge.Remedy) lifecycle.Application {
+	return lifecycle.Application{Kills: r.Mortality, Reaches: lifecycle.HomeReach, HalfLife: r.HalfLife, Soil: r.Reach == "soil"}
 }
 
 // on are treatments on days.
-func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Treatment {
-	var out []lifecycle.Treatment
+func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Application {
+	var out []lifecycle.Application
 	for _, d := range days {
 		t := treatment(r)
 		t.Day = float64(d.Sub(today))
@@ -149,7 +149,7 @@ func on(r *knowledge.Remedy, today civil.Day, days []civil.Day) []lifecycle.Trea
 
 // rhythms is what every answer to how often would leave, the days worked out one by one,
 // and those in hand; what a label does not allow is left out.
-func (m Moment) rhythms(t Task, colony lifecycle.Colony, set []civil.Day, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
+func (m Setting) rhythms(t Task, colony lifecycle.Colony, set []civil.Day, req lifecycle.RepeatRequest) ([]RhythmWeeks, error) {
 	out := []RhythmWeeks{}
 	alone, err := lifecycle.Simulate(colony)
 	if err != nil || alone.PestDays <= 0 {
@@ -226,13 +226,13 @@ func (m Moment) rhythms(t Task, colony lifecycle.Colony, set []civil.Day, req li
 }
 
 // soilWith names what does much against a cause and goes into the soil.
-func (m Moment) soilWith(t Task, stages []string) []string {
+func (m Setting) soilWith(t Task, stages []string) []string {
 	if t.Cause == nil || len(stages) == 0 {
 		return nil
 	}
 	out := []string{}
 	for _, a := range t.Cause.Actions {
-		if r := m.Book.Remedy(a.Remedy); r != nil && r.Reach == "soil" && a.Worth != "some" {
+		if r := m.Book.Remedy(a.Remedy); r != nil && r.Reach == "soil" && a.Efficacy != "some" {
 			out = append(out, r.Name)
 		}
 	}
@@ -241,7 +241,7 @@ func (m Moment) soilWith(t Task, stages []string) []string {
 
 // shut are the days from today on which nothing may be put on: inside the wait before
 // the next picking.
-func (m Moment) shut(req lifecycle.RepeatRequest, length int) []int {
+func (m Setting) shut(req lifecycle.RepeatRequest, length int) []int {
 	out := []int{}
 	for i := range length {
 		if lifecycle.Hold([]civil.Day{m.Today.Add(i)}, lifecycle.RepeatRequest{Start: m.Today, Harvest: req.Harvest, Wait: req.Wait}) != nil {
@@ -252,7 +252,7 @@ func (m Moment) shut(req lifecycle.RepeatRequest, length int) []int {
 }
 
 // course is how the colony fares on the days, and left alone.
-func course(today civil.Day, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, given []lifecycle.Treatment) (*ColonyWeeks, error) {
+func course(today civil.Day, colony lifecycle.Colony, lt *knowledge.LifeTable, r *knowledge.Remedy, given []lifecycle.Application) (*ColonyWeeks, error) {
 	treated, err := lifecycle.Simulate(colony, given...)
 	if err != nil {
 		return nil, err
@@ -270,13 +270,13 @@ func course(today civil.Day, colony lifecycle.Colony, lt *knowledge.LifeTable, r
 			out.Soil = append(out.Soil, st.Name)
 		}
 	}
-	out.Says = lifecycle.Told(treated, alone, today, humanise.InSentence(r.Name))
+	out.Says = lifecycle.Describe(treated, alone, today, humanise.InSentence(r.Name))
 	return out, nil
 }
 
 // warmth is the mean temperature of each quarter of a day where the plant stands,
 // as far as the forecast goes or as usual there, then the mean of both.
-func (m Moment) warmth(t Task) ([]float64, error) {
+func (m Setting) warmth(t Task) ([]float64, error) {
 	out, err := weather.StepsC(m.Sky, m.Spot, m.Today, WarmthDays, lifecycle.StepsADay, m.Zone)
 	if err != nil {
 		return nil, err

@@ -44,20 +44,20 @@ type Offer struct {
 	Reasons  []Reason `json:"reasons"`
 	Meant    bool     `json:"meant"` // meant for this cause at all
 	Open     bool     `json:"open" doc:"may be chosen today: go or care, and leaving it or pulling it, which are the grower's right"`
-	Worth    string   `json:"worth,omitempty"`
+	Efficacy string   `json:"worth,omitempty"`
 	When     string   `json:"when,omitempty" doc:"the cause's own condition, in words"`
 	How      string   `json:"how,omitempty" doc:"the manner for this cause"`
 	Cautions []string `json:"cautions"`
 	Hazard   int      `json:"hazard"`
 	Ladder   string   `json:"ladder"` // why it is, or is not yet, the rung to stand on
 
-	Kills []StageKill `json:"kills"` // what it does to each stage in question
-	bound bool        // the cause puts a condition on it
-	asked bool        // and nobody has answered it yet
-	order int         // its place in the cause's own list
-	seen  bool        // somebody looked which stages are there
-	aside bool        // it goes beside what is done
-	late  bool        // it does not settle where the plant stands
+	Mortality []StageKill `json:"kills"` // what it does to each stage in question
+	bound     bool        // the cause puts a condition on it
+	asked     bool        // and nobody has answered it yet
+	order     int         // its place in the cause's own list
+	seen      bool        // somebody looked which stages are there
+	aside     bool        // it goes beside what is done
+	late      bool        // it does not settle where the plant stands
 }
 
 // StageKill is the share of one stage a remedy kills where it reaches.
@@ -128,7 +128,7 @@ func Advise(b *knowledge.Base, causeID string, s Situation) (Advice, error) {
 		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(x.harm(), y.harm()), cmp.Compare(x.Remedy, y.Remedy))
 	})
 	slices.SortStableFunc(out.Offers[:meant], func(x, y Offer) int {
-		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]), cmp.Compare(x.harm(), y.harm()), cmp.Compare(y.reach(), x.reach()), cmp.Compare(x.order, y.order))
+		return cmp.Or(cmp.Compare(x.Rung, y.Rung), cmp.Compare(worthOrder[y.Efficacy], worthOrder[x.Efficacy]), cmp.Compare(x.harm(), y.harm()), cmp.Compare(y.reach(), x.reach()), cmp.Compare(x.order, y.order))
 	})
 	pick(&out, b, c, s)
 	out.Combine = Combine(b, c, s, out.Pick)
@@ -148,12 +148,12 @@ var worthOrder = map[string]int{"good": 3, "fair": 2, "some": 1}
 func offer(g *gateInput) Offer {
 	o := Offer{Remedy: g.r.ID, Name: g.r.Name, Rung: g.r.Rung, Kind: g.r.Kind, Prevents: g.r.Prevents, Status: Go, Reasons: []Reason{}, Cautions: g.r.Cautions, Hazard: g.r.Hazards.Sum()}
 	if a, ok := g.action(); ok {
-		o.Meant, o.Worth, o.When, o.How = true, a.Worth, a.When, a.How
+		o.Meant, o.Efficacy, o.When, o.How = true, a.Efficacy, a.When, a.How
 		o.Prevents = o.Prevents || a.Only != nil && a.Only.Prevents
 		o.bound, o.asked, o.order = a.Only != nil, open(a, g.s), slices.IndexFunc(g.c.Actions, func(x knowledge.Action) bool { return x.Remedy == a.Remedy })
 		o.late, o.seen = g.dryRoom(), len(g.s.Stages) > 0
 	}
-	o.Kills, o.aside = stageKills(g), g.r.Aside
+	o.Mortality, o.aside = stageKills(g), g.r.Aside
 	for _, gate := range gates {
 		o.Reasons = append(o.Reasons, gate(g)...)
 	}
@@ -193,21 +193,21 @@ func (o *Offer) reach() float64 {
 		return 0
 	}
 	sum := 0.0
-	for _, k := range o.Kills {
+	for _, k := range o.Mortality {
 		sum += k.Share
 	}
-	return sum / max(1, float64(len(o.Kills)))
+	return sum / max(1, float64(len(o.Mortality)))
 }
 
 // stageKills is what a remedy does to the stages seen, or to all the cause has.
 func stageKills(g *gateInput) []StageKill {
 	out := []StageKill{}
-	if len(g.r.Kills) == 0 {
+	if len(g.r.Mortality) == 0 {
 		return out
 	}
 	if g.c.Kind == "disease" {
 		for _, k := range []string{"protects", "cures"} {
-			if v, ok := g.r.Kills[k]; ok {
+			if v, ok := g.r.Mortality[k]; ok {
 				out = append(out, StageKill{k, v})
 			}
 		}
@@ -218,7 +218,7 @@ func stageKills(g *gateInput) []StageKill {
 		stages = g.c.Stages
 	}
 	for _, st := range stages {
-		out = append(out, StageKill{st, g.r.Kills[st]})
+		out = append(out, StageKill{st, g.r.Mortality[st]})
 	}
 	return out
 }

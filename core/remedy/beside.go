@@ -58,7 +58,7 @@ func letLoose(b *knowledge.Base, h House, sprayed, r *knowledge.Remedy, days []c
 		x.Why = fmt.Sprintf("Not sooner: %s. Nothing is sprayed after it.", k.Why)
 	}
 	lim := LimitsOf(r, h)
-	if lim.GapMin > 0 && lim.Most != 1 {
+	if lim.GapMin > 0 && lim.MaxApplications != 1 {
 		x.On = append(x.On, x.On[0].Add(lim.GapMin))
 	}
 	return x

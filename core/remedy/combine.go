@@ -36,7 +36,7 @@ func Choose(b *knowledge.Base, c *knowledge.Cause, a Advice, s Situation, ids []
 		}
 		apart = append(apart, fmt.Sprintf("%s: %s%s. %s", o.Name, o.Status, until, why))
 	}
-	for _, f := range fault.From(Together(b, s, ids)) {
+	for _, f := range fault.From(CheckCombination(b, s, ids)) {
 		apart = append(apart, f.Problem)
 	}
 	if len(apart) == 0 {
@@ -111,12 +111,12 @@ func Combine(b *knowledge.Base, c *knowledge.Cause, s Situation, ids []string) [
 	for _, sp := range sprays {
 		switch {
 		case sp.Outgrown():
-			say("%s works by group %s: if it has to be done again, change to another way of killing.", sp.Name, sp.Mode)
-		case sp.Kills["egg"] < .2 && slices.Contains(c.Stages, "egg") && sp.Kills["young"] > 0:
+			say("%s works by group %s: if it has to be done again, change to another way of killing.", sp.Name, sp.ResistanceGroup)
+		case sp.Mortality["egg"] < .2 && slices.Contains(c.Stages, "egg") && sp.Mortality["young"] > 0:
 			say("%s spares eggs: what hatches after needs the next round.", sp.Name)
 		}
 	}
-	if c.Kind == "disease" && len(sprays) > 0 && slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return r.Kills["protects"] > r.Kills["cures"] }) {
+	if c.Kind == "disease" && len(sprays) > 0 && slices.ContainsFunc(sprays, func(r *knowledge.Remedy) bool { return r.Mortality["protects"] > r.Mortality["cures"] }) {
 		say("A spray protects clean leaves; spotted ones do not heal. Clear those first.")
 	}
 	return out

@@ -108,7 +108,7 @@ func (g *gateInput) action() (knowledge.Action, bool) {
 	for _, a := range g.c.Actions {
 		if a.Remedy == g.r.Like {
 			a.Remedy = g.r.ID
-			a.Worth = map[string]string{"good": "fair", "fair": "some", "some": "some"}[a.Worth]
+			a.Efficacy = map[string]string{"good": "fair", "fair": "some", "some": "some"}[a.Efficacy]
 			return a, true
 		}
 	}
@@ -189,8 +189,8 @@ func earlier(g *gateInput) []Reason {
 func repeats(g *gateInput) []Reason {
 	lim := LimitsOf(g.r, g.s.House)
 	uses, last := Uses(g.s.Earlier, g.r.ID, g.day)
-	if lim.Most > 0 && uses >= lim.Most {
-		return say("repeat", No, "Used %s; the label's most a season is %s.", humanise.Times(uses), humanise.Times(lim.Most))
+	if lim.MaxApplications > 0 && uses >= lim.MaxApplications {
+		return say("repeat", No, "Used %s; the label's most a season is %s.", humanise.Times(uses), humanise.Times(lim.MaxApplications))
 	}
 	if free := last.Add(lim.GapMin); uses > 0 && g.day.Before(free) {
 		return []Reason{{"repeat", NotNow, fmt.Sprintf("Used on %s; the shortest gap is %s.", last.Brief(), humanise.Days(lim.GapMin)), free.String()}}
@@ -220,32 +220,32 @@ func rotation(g *gateInput) []Reason {
 		if r == nil || r.Kind != "product" {
 			continue
 		}
-		if r.Mode != g.r.Mode {
+		if r.ResistanceGroup != g.r.ResistanceGroup {
 			break
 		}
 		row++
 	}
 	switch {
 	case row >= 2:
-		return say("rotation", No, "Group %s was used %s running: change to another way of killing.", g.r.Mode, humanise.Times(row))
+		return say("rotation", No, "Group %s was used %s running: change to another way of killing.", g.r.ResistanceGroup, humanise.Times(row))
 	case row == 1:
-		return say("rotation", Care, "Group %s was used last time: better another way of killing.", g.r.Mode)
+		return say("rotation", Care, "Group %s was used last time: better another way of killing.", g.r.ResistanceGroup)
 	}
 	return nil
 }
 
 func stages(g *gateInput) []Reason {
-	if len(g.s.Stages) == 0 || len(g.r.Kills) == 0 || g.r.Kind == "culture" { // a change of culture is not judged by what it kills
+	if len(g.s.Stages) == 0 || len(g.r.Mortality) == 0 || g.r.Kind == "culture" { // a change of culture is not judged by what it kills
 		return nil
 	}
-	_, protects := g.r.Kills["protects"]
-	_, cures := g.r.Kills["cures"]
+	_, protects := g.r.Mortality["protects"]
+	_, cures := g.r.Mortality["cures"]
 	if (protects || cures) && g.c.Kind == "disease" {
 		return nil
 	}
 	hit, miss := false, ""
 	for _, st := range g.s.Stages {
-		if g.r.Kills[st] >= .2 {
+		if g.r.Mortality[st] >= .2 {
 			hit = true
 		} else {
 			miss = st

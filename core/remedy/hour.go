@@ -83,8 +83,8 @@ const (
 	testDays    = 2
 )
 
-// First is the first day of a treatment that nobody set, and why it is not today.
-type First struct {
+// DaysFirst is the first day of a treatment that nobody set, and why it is not today.
+type DaysFirst struct {
 	On     civil.Day
 	Tested bool   // a patch test is made today
 	Why    string // empty when it is today
@@ -93,18 +93,18 @@ type First struct {
 // FirstDay is the first day a treatment can be given: not before its patch test was
 // left two days, nor in an hour that has gone by. The hour is of the desk's clock, 0 to
 // 23; cause and remedy may be nil.
-func FirstDay(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situation, today civil.Day, hour int) First {
+func FirstDay(b *knowledge.Base, k *knowledge.Cause, r *knowledge.Remedy, s Situation, today civil.Day, hour int) DaysFirst {
 	if patchTested(r, s) {
 		on := today.Add(testDays)
-		return First{on, true, fmt.Sprintf("Patch test three leaves on %s: the first treatment is on %s, if they are unmarked.", today.Short(), on.Short())}
+		return DaysFirst{on, true, fmt.Sprintf("Patch test three leaves on %s: the first treatment is on %s, if they are unmarked.", today.Short(), on.Short())}
 	}
 	if k == nil || r == nil {
-		return First{On: today}
+		return DaysFirst{On: today}
 	}
 	if over := map[string]int{"morning": morningOver, "evening": eveningOver}[PartOfDay(b, k, r, s)]; over > 0 && hour >= over {
-		return First{On: today.Add(1), Why: "Today's hour for it has gone by: it begins tomorrow."}
+		return DaysFirst{On: today.Add(1), Why: "Today's hour for it has gone by: it begins tomorrow."}
 	}
-	return First{On: today}
+	return DaysFirst{On: today}
 }
 
 // patchTested reports whether a remedy wants a patch test that this plant has not had:

@@ -8,18 +8,18 @@ import (
 // Limits of a remedy under the bottle on this house's shelf: the herbarium's
 // figure or the label's, whichever asks for more care.
 type Limits struct {
-	GapMin     int // shortest gap between two treatments, days
-	GapMax     int // longest useful gap, days
-	Most       int // most treatments in a season; 0 when none is set
-	PreHarvest int // days between a treatment and picking
+	GapMin          int // shortest gap between two treatments, days
+	GapMax          int // longest useful gap, days
+	MaxApplications int // most treatments in a season; 0 when none is set
+	PreHarvest      int // days between a treatment and picking
 }
 
 // LimitsOf holds a remedy against the house's label of it.
 func LimitsOf(r *knowledge.Remedy, h House) Limits {
 	lab := h.Labels[r.ID]
-	l := Limits{GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), Most: r.Most, PreHarvest: max(r.WaitDays, lab.WaitDays)}
-	if lab.Most > 0 && (l.Most == 0 || lab.Most < l.Most) {
-		l.Most = lab.Most
+	l := Limits{GapMin: max(r.RepeatMin, lab.RepeatMin), GapMax: max(r.RepeatMax, lab.RepeatMin), MaxApplications: r.MaxApplications, PreHarvest: max(r.WaitDays, lab.WaitDays)}
+	if lab.Most > 0 && (l.MaxApplications == 0 || lab.Most < l.MaxApplications) {
+		l.MaxApplications = lab.Most
 	}
 	return l
 }

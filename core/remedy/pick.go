@@ -86,7 +86,7 @@ func (x *choice) bearable() bool {
 		return false
 	}
 	o := x.a.find(knowledge.LeaveIt)
-	if x.s.Pressure != "light" || o == nil || worthOrder[o.Worth] < worthOrder["fair"] {
+	if x.s.Pressure != "light" || o == nil || worthOrder[o.Efficacy] < worthOrder["fair"] {
 		return false
 	}
 	x.say("Pressure is light and %s can be borne: watch it.", x.c.Name)
@@ -117,7 +117,7 @@ func (x *choice) gentler() {
 		return
 	}
 	for i := range x.a.Offers {
-		if o := &x.a.Offers[i]; o.usable() && o.Rung == 4 && worthOrder[o.Worth] >= worthOrder["fair"] {
+		if o := &x.a.Offers[i]; o.usable() && o.Rung == 4 && worthOrder[o.Efficacy] >= worthOrder["fair"] {
 			x.chosen = o
 			return
 		}
@@ -144,7 +144,7 @@ func (x *choice) pulled() bool {
 		x.say("Nothing cures it: pull it, and plant something else there.")
 	case keepsStanding(x.b.Host(x.s.Host), x.s):
 		return false
-	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Worth] < 3:
+	case x.pullIsGood() && x.c.Seriousness == "high" && worthOrder[x.chosen.Efficacy] < 3:
 		x.say("Nothing here does much against it, and it spreads: pulling the plant and planting another is the mild way.")
 	default:
 		return false
@@ -159,7 +159,7 @@ func (x *choice) pulled() bool {
 }
 
 func (x *choice) pullIsGood() bool {
-	return x.pull != nil && x.pull.Worth == "good" && !x.pull.asked
+	return x.pull != nil && x.pull.Efficacy == "good" && !x.pull.asked
 }
 
 // treated: the mildest that does enough, at heavy pressure with what acts at
@@ -205,14 +205,14 @@ func (x *choice) companions(top int) {
 		}
 		switch {
 		case o.aside:
-			if worthOrder[o.Worth] < worthOrder["fair"] {
+			if worthOrder[o.Efficacy] < worthOrder["fair"] {
 				continue
 			}
-		case o.Rung == 1 && !hand && o.Worth != "some":
+		case o.Rung == 1 && !hand && o.Efficacy != "some":
 			hand = true
 		case o.Rung == 2 && !culture && top > 1:
 			culture = true
-		case o.Rung == 2 && !second && o.Worth == "good": // two changes that are both good go together
+		case o.Rung == 2 && !second && o.Efficacy == "good": // two changes that are both good go together
 			second = true
 		default:
 			continue
@@ -240,9 +240,9 @@ func leaves(leave, chosen, pull *Offer, heavy bool) bool {
 	case chosen == nil:
 		return pull == nil
 	case heavy || leave.bound:
-		return chosen.Worth == "some" && leave.Worth != "some"
+		return chosen.Efficacy == "some" && leave.Efficacy != "some"
 	default:
-		return worthOrder[leave.Worth] > worthOrder[chosen.Worth]
+		return worthOrder[leave.Efficacy] > worthOrder[chosen.Efficacy]
 	}
 }
 
@@ -256,7 +256,7 @@ func mildest(a *Advice, ok func(*Offer) bool, worths ...string) *Offer {
 				if !o.usable() || slices.Contains([]string{knowledge.LeaveIt, knowledge.PullIt, knowledge.OtherSort}, o.Remedy) || o.Prevents && !a.dormant || o.Kind == "referred" || o.late || o.aside != apart || !ok(o) {
 					continue
 				}
-				if worthOrder[o.Worth] >= worthOrder[want] {
+				if worthOrder[o.Efficacy] >= worthOrder[want] {
 					return o
 				}
 			}
@@ -277,7 +277,7 @@ func faster(a *Advice, b *knowledge.Base, say func(string, ...any)) *Offer {
 		return o
 	}
 	for i := range a.Offers {
-		if o := &a.Offers[i]; o.Meant && o.Status == NotNow && o.Kind != "referred" && quick(o) && worthOrder[o.Worth] >= worthOrder["fair"] {
+		if o := &a.Offers[i]; o.Meant && o.Status == NotNow && o.Kind != "referred" && quick(o) && worthOrder[o.Efficacy] >= worthOrder["fair"] {
 			say("%s would help at heavy pressure, but not now: %s", o.Name, o.Reasons[0].Text)
 			break
 		}

@@ -172,9 +172,9 @@ func TestMatrix(t *testing.T) {
 	// What only kills fungi, and what only kills animals, by their own figures.
 	fungicides, insecticides := []string{}, []string{}
 	for _, r := range b.Remedies {
-		_, protects := r.Kills["protects"]
-		_, cures := r.Kills["cures"]
-		animal := r.Kills["young"]+r.Kills["adult"]+r.Kills["crawler"]+r.Kills["grub"] > 0
+		_, protects := r.Mortality["protects"]
+		_, cures := r.Mortality["cures"]
+		animal := r.Mortality["young"]+r.Mortality["adult"]+r.Mortality["crawler"]+r.Mortality["grub"] > 0
 		switch {
 		case r.Kind != "product":
 		case (protects || cures) && !animal:

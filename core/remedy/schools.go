@@ -37,8 +37,8 @@ func choose(b *knowledge.Base, s *Situation, id string) Chosen {
 // Rhythm is the question of how often to treat.
 const Rhythm = "rhythm"
 
-// Answer is the option that holds for one question.
-func Answer(b *knowledge.Base, s Situation, school string) string {
+// SchoolAnswer is the option that holds for one question.
+func SchoolAnswer(b *knowledge.Base, s Situation, school string) string {
 	return choose(b, &s, school).Option
 }
 
@@ -155,10 +155,10 @@ func (g *gateInput) wait(earlier string, days int, c *knowledge.Conflict) (must,
 	return days, 0
 }
 
-// Together refuses what may not be used in one round, each with its reason:
+// CheckCombination refuses what may not be used in one round, each with its reason:
 // kept apart for days, or more of the three winter sprays than the school
 // chosen here allows.
-func Together(b *knowledge.Base, s Situation, ids []string) error {
+func CheckCombination(b *knowledge.Base, s Situation, ids []string) error {
 	var l fault.List
 	g := gateInput{b: b, s: s}
 	for i := range ids {

@@ -95,16 +95,16 @@ func TestEradicateTreatsWhatCouldBeBorne(t *testing.T) {
 func TestThreeWinterSpraysAreNeverAllowed(t *testing.T) {
 	b := herbarium.Embedded()
 	s := remedy.Situation{Host: "peach", Date: "2026-01-10", Dormant: true}
-	assert.NoError(t, remedy.Together(b, s, []string{"dormant-oil", "lime-sulfur"}))
-	assert.NoError(t, remedy.Together(b, s, []string{"dormant-oil", "copper"}))
-	assert.Error(t, remedy.Together(b, s, []string{"dormant-oil", "lime-sulfur", "copper"}))
-	assert.Error(t, remedy.Together(b, s, []string{"soap", "lime-sulfur"}), "soap with lime sulfur never")
-	assert.Error(t, remedy.Together(b, s, []string{"soap", "copper"}))
+	assert.NoError(t, remedy.CheckCombination(b, s, []string{"dormant-oil", "lime-sulfur"}))
+	assert.NoError(t, remedy.CheckCombination(b, s, []string{"dormant-oil", "copper"}))
+	assert.Error(t, remedy.CheckCombination(b, s, []string{"dormant-oil", "lime-sulfur", "copper"}))
+	assert.Error(t, remedy.CheckCombination(b, s, []string{"soap", "lime-sulfur"}), "soap with lime sulfur never")
+	assert.Error(t, remedy.CheckCombination(b, s, []string{"soap", "copper"}))
 	s.House.Schools = map[string]string{"dormant-three": "one"}
-	assert.Error(t, remedy.Together(b, s, []string{"dormant-oil", "copper"}))
+	assert.Error(t, remedy.CheckCombination(b, s, []string{"dormant-oil", "copper"}))
 	s.Dormant = false
-	assert.Error(t, remedy.Together(b, s, []string{"summer-oil", "sulfur"}))
-	assert.NoError(t, remedy.Together(b, s, []string{"hose-off", "soap"}))
+	assert.Error(t, remedy.CheckCombination(b, s, []string{"summer-oil", "sulfur"}))
+	assert.NoError(t, remedy.CheckCombination(b, s, []string{"hose-off", "soap"}))
 }
 
 // Whatever was used first, the wait holds for the other; and the herbarium

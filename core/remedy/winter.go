@@ -131,12 +131,12 @@ func PlanWinter(b *knowledge.Base, ask WinterAsk) (WinterPlan, error) {
 			out.Why = append(out.Why, a.Refer+": it goes to the authority, and is not sprayed at home.")
 			continue
 		}
-		out.gather(b, b.Cause(id), a)
+		out.collect(b, b.Cause(id), a)
 	}
 	slices.SortStableFunc(out.Materials, func(x, y WinterMaterial) int {
 		return cmp.Or(cmp.Compare(severity[x.Status], severity[y.Status]), cmp.Compare(len(y.Against), len(x.Against)), cmp.Compare(worthOrder[y.Worth], worthOrder[x.Worth]), cmp.Compare(b.Remedy(x.Remedy).Hazards.Sum(), b.Remedy(y.Remedy).Hazards.Sum()))
 	})
-	if out.deserve(b, s); !out.Deserved {
+	if out.eligible(b, s); !out.Deserved {
 		return out, nil
 	}
 	if err := out.choose(b, s, ask.Materials); err != nil {
@@ -146,8 +146,8 @@ func PlanWinter(b *knowledge.Base, ask WinterAsk) (WinterPlan, error) {
 	return out, nil
 }
 
-// gather takes the tasks and the winter sprays of one cause's ladder.
-func (p *WinterPlan) gather(b *knowledge.Base, c *knowledge.Cause, a Advice) {
+// collect takes the tasks and the winter sprays of one cause's ladder.
+func (p *WinterPlan) collect(b *knowledge.Base, c *knowledge.Cause, a Advice) {
 	for _, o := range a.Offers {
 		r := b.Remedy(o.Remedy)
 		class := winterClass(r)
@@ -163,7 +163,7 @@ func (p *WinterPlan) gather(b *knowledge.Base, c *knowledge.Cause, a Advice) {
 				p.Materials[i].fall = p.Materials[i].fall || fall
 				continue
 			}
-			p.Materials = append(p.Materials, WinterMaterial{Remedy: r.ID, Name: r.Name, Against: []string{c.Name}, Worth: o.Worth, Status: o.Status, Reasons: o.Reasons, class: class, fall: fall})
+			p.Materials = append(p.Materials, WinterMaterial{Remedy: r.ID, Name: r.Name, Against: []string{c.Name}, Worth: o.Efficacy, Status: o.Status, Reasons: o.Reasons, class: class, fall: fall})
 		}
 	}
 }
@@ -200,8 +200,8 @@ func inWinter(r *knowledge.Remedy, c *knowledge.Cause) bool {
 	})
 }
 
-// deserve says whether last year deserves a programme.
-func (p *WinterPlan) deserve(b *knowledge.Base, s Situation) {
+// eligible says whether last year deserves a programme.
+func (p *WinterPlan) eligible(b *knowledge.Base, s Situation) {
 	say := func(text string) { p.Why = append(p.Why, text) }
 	open := slices.ContainsFunc(p.Materials, func(m WinterMaterial) bool { return m.Status == Go || m.Status == Care })
 	every := choose(b, &s, "dormant-spray").Option == "every-winter"
@@ -301,7 +301,7 @@ func (p *WinterPlan) lay(b *knowledge.Base, s Situation) {
 		lim := LimitsOf(b.Remedy(m.Remedy), s.House)
 		n, _ := Uses(s.Earlier, m.Remedy, w.Open)
 		left := func() bool { // of the label's most a season
-			return lim.Most == 0 || n+count(p.Sprays, m.Remedy) < lim.Most
+			return lim.MaxApplications == 0 || n+count(p.Sprays, m.Remedy) < lim.MaxApplications
 		}
 		switch m.class {
 		case knowledge.ClassCopper:

@@ -68,18 +68,18 @@ type Question struct {
 
 // Decision with its reasons.
 type Decision struct {
-	Act        string    `json:"act" enum:"leave,watch,more,act,spring,pull,back,save,refer"`
-	Words      string    `json:"words" doc:"in a few words"`
-	Pressure   string    `json:"pressure" enum:"light,moderate,heavy"`
-	Above      *float64  `json:"above,omitempty" doc:"chance that the true level is above what is borne here, where it was counted"`
-	Sure       string    `json:"sure" enum:"sure,likely,near"`
-	Level      float64   `json:"level,omitempty" doc:"what is borne here, after all that moves it"`
-	Why        []string  `json:"why"`
-	Change     []string  `json:"change" doc:"what would change it, most telling first"`
-	Step       *Standing `json:"step,omitempty" doc:"of the sequential test"`
-	Unfit      string    `json:"unfit,omitempty" doc:"why the count says nothing of this threshold"`
-	Month      int       `json:"month,omitempty" doc:"of the first young"`
-	Multiplies float64   `json:"multiplies,omitempty" doc:"times in a week, by the counts before"`
+	Act        string            `json:"act" enum:"leave,watch,more,act,spring,pull,back,save,refer"`
+	Words      string            `json:"words" doc:"in a few words"`
+	Pressure   string            `json:"pressure" enum:"light,moderate,heavy"`
+	Above      *float64          `json:"above,omitempty" doc:"chance that the true level is above what is borne here, where it was counted"`
+	Sure       string            `json:"sure" enum:"sure,likely,near"`
+	Level      float64           `json:"level,omitempty" doc:"what is borne here, after all that moves it"`
+	Why        []string          `json:"why"`
+	Change     []string          `json:"change" doc:"what would change it, most telling first"`
+	Step       *SequentialResult `json:"step,omitempty" doc:"of the sequential test"`
+	Unfit      string            `json:"unfit,omitempty" doc:"why the count says nothing of this threshold"`
+	Month      int               `json:"month,omitempty" doc:"of the first young"`
+	Multiplies float64           `json:"multiplies,omitempty" doc:"times in a week, by the counts before"`
 }
 
 // Words of a decision, empty for one that is none.

@@ -107,8 +107,8 @@ func lines(of string, level float64, v Levels, slope, g float64) Sequential {
 	return Sequential{Of: of, Slope: slope, H0: -math.Log((1-v.Alpha)/v.Beta) / g, H1: math.Log((1-v.Beta)/v.Alpha) / g, Level: level, Borne: v.Borne, Harm: v.Harm, Least: v.Least, Most: mostOnce}
 }
 
-// Standing is where a running count stands.
-type Standing struct {
+// SequentialResult is where a running count stands.
+type SequentialResult struct {
 	N       int       `json:"n"`
 	Sum     int       `json:"sum"`
 	Says    string    `json:"says" enum:"more,wait,act"`
@@ -119,8 +119,8 @@ type Standing struct {
 // Run says where a count stands that was made unit by unit in this order. It is judged by all
 // of it, as somebody does who counts on; Crossed is where it first could have stopped, as
 // Wald's test would have.
-func (t Sequential) Run(counts []int) Standing {
-	s := Standing{}
+func (t Sequential) Run(counts []int) SequentialResult {
+	s := SequentialResult{}
 	for _, c := range counts {
 		s.N++
 		if t.Of == "hit" {

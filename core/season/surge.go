@@ -10,8 +10,8 @@ import (
 	"gonum.org/v1/gonum/mathext"
 )
 
-// Settled is how many samples that came in on a day were settled as a cause.
-type Settled struct {
+// WeekCounts is how many samples that came in on a day were settled as a cause.
+type WeekCounts struct {
 	Day   civil.Day
 	Cause string
 	N     int
@@ -55,7 +55,7 @@ const Window = (lastWeeks+2)*weekDays + yearsBack*yearDays
 // binomial of that mean, whose variance also carries how little a few weeks know of it. A
 // cause is named when that is less likely than would name so many causes a season among all
 // that are watched.
-func Surges(rows []Settled, today civil.Day) []Surge {
+func Surges(rows []WeekCounts, today civil.Day) []Surge {
 	by := map[string][]int{} // weeks back from today, 0 the one up to today
 	weeks := Window/weekDays + 1
 	for _, r := range rows {

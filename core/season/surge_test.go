@@ -25,40 +25,40 @@ func on(t require.TestingT, s string) civil.Day {
 func TestASurge(t *testing.T) {
 	today := on(t, "2026-07-20")
 	ago := func(n int) civil.Day { return today.Add(-n) }
-	steady := func(each int) []season.Settled {
-		rows := []season.Settled{}
+	steady := func(each int) []season.WeekCounts {
+		rows := []season.WeekCounts{}
 		for week := 1; week <= 10; week++ {
-			rows = append(rows, season.Settled{Day: ago(7*week + 3), Cause: "mite", N: each})
+			rows = append(rows, season.WeekCounts{Day: ago(7*week + 3), Cause: "mite", N: each})
 		}
 		return rows
 	}
-	years := func(rows []season.Settled, each, peak int) []season.Settled { // earlier years, with a peak at this time
+	years := func(rows []season.WeekCounts, each, peak int) []season.WeekCounts { // earlier years, with a peak at this time
 		for y := 1; y <= 3; y++ {
 			for week := -2; week <= 12; week++ {
 				n := each
 				if week >= -2 && week <= 2 {
 					n = peak
 				}
-				rows = append(rows, season.Settled{Day: ago(364*y + 7*week + 3), Cause: "mite", N: n})
+				rows = append(rows, season.WeekCounts{Day: ago(364*y + 7*week + 3), Cause: "mite", N: n})
 			}
 		}
 		return rows
 	}
 	for _, c := range []struct {
 		name string
-		rows []season.Settled
+		rows []season.WeekCounts
 		want string // how many, over how many weeks; empty for no surge
 	}{
 		{"nothing came", nil, ""},
-		{"two are no surge", []season.Settled{{ago(1), "mite", 2}}, ""},
-		{"ten of what was never seen, at a desk that saw much else", append([]season.Settled{{ago(300), "rust", 1}}, season.Settled{Day: ago(2), Cause: "mite", N: 10}), "10 in 1"},
-		{"as ever", append(steady(5), season.Settled{Day: ago(2), Cause: "mite", N: 6}), ""},
-		{"half as many again is chance", append(steady(6), season.Settled{Day: ago(2), Cause: "mite", N: 9}), ""},
-		{"five times as many is not", append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 20}), "20 in 1"},
-		{"doubled for two weeks", append(steady(12)[1:], season.Settled{Day: ago(2), Cause: "mite", N: 26}, season.Settled{Day: ago(9), Cause: "mite", N: 26}), "52 in 2"},
-		{"the rise that every year brings", years(append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 20}), 4, 20), ""},
-		{"far above what every year brings", years(append(steady(4), season.Settled{Day: ago(2), Cause: "mite", N: 70}), 4, 20), "70 in 1"},
-		{"not yet", []season.Settled{{ago(-1), "mite", 30}, {ago(300), "rust", 1}}, ""},
+		{"two are no surge", []season.WeekCounts{{ago(1), "mite", 2}}, ""},
+		{"ten of what was never seen, at a desk that saw much else", append([]season.WeekCounts{{ago(300), "rust", 1}}, season.WeekCounts{Day: ago(2), Cause: "mite", N: 10}), "10 in 1"},
+		{"as ever", append(steady(5), season.WeekCounts{Day: ago(2), Cause: "mite", N: 6}), ""},
+		{"half as many again is chance", append(steady(6), season.WeekCounts{Day: ago(2), Cause: "mite", N: 9}), ""},
+		{"five times as many is not", append(steady(4), season.WeekCounts{Day: ago(2), Cause: "mite", N: 20}), "20 in 1"},
+		{"doubled for two weeks", append(steady(12)[1:], season.WeekCounts{Day: ago(2), Cause: "mite", N: 26}, season.WeekCounts{Day: ago(9), Cause: "mite", N: 26}), "52 in 2"},
+		{"the rise that every year brings", years(append(steady(4), season.WeekCounts{Day: ago(2), Cause: "mite", N: 20}), 4, 20), ""},
+		{"far above what every year brings", years(append(steady(4), season.WeekCounts{Day: ago(2), Cause: "mite", N: 70}), 4, 20), "70 in 1"},
+		{"not yet", []season.WeekCounts{{ago(-1), "mite", 30}, {ago(300), "rust", 1}}, ""},
 	} {
 		got := season.Surges(c.rows, today)
 		says := ""
@@ -106,12 +106,12 @@ func TestSurgesAreRareInQuietYearsAndSeenWhenTheyCome(t *testing.T) {
 	seen, tried := map[float64]int{}, 0
 	for desk := range desks {
 		c := newCounts(uint64(desk)+1, causes)
-		rows := []season.Settled{}
+		rows := []season.WeekCounts{}
 		named := map[string]int{}
 		for week := range 52 * years {
 			for k := range causes {
 				if n := c.draw(c.mean(k, week)); n > 0 {
-					rows = append(rows, season.Settled{Day: start.Add(7*week + 3), Cause: fmt.Sprint(k), N: n})
+					rows = append(rows, season.WeekCounts{Day: start.Add(7*week + 3), Cause: fmt.Sprint(k), N: n})
 				}
 			}
 			if week < 52 { // a desk has to know something first
@@ -131,10 +131,10 @@ func TestSurgesAreRareInQuietYearsAndSeenWhenTheyCome(t *testing.T) {
 			for _, usual := range []float64{8, 20, 40} {
 				more, found := slices.Clone(rows), false
 				for week := 52*years - 60; week < 52*years; week++ {
-					more = append(more, season.Settled{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(usual)})
+					more = append(more, season.WeekCounts{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(usual)})
 				}
 				for week := 52 * years; week < 52*years+2; week++ {
-					more = append(more, season.Settled{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(2 * usual)})
+					more = append(more, season.WeekCounts{Day: start.Add(7*week + 3), Cause: "it", N: c.draw(2 * usual)})
 					found = found || slices.ContainsFunc(season.Surges(more, start.Add(7*week+6)), func(x season.Surge) bool { return x.Cause == "it" })
 				}
 				if found {
@@ -153,9 +153,9 @@ func TestSurgesAreRareInQuietYearsAndSeenWhenTheyCome(t *testing.T) {
 func TestASteadyDeskHasNoSurge(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		today, each := on(t, "2026-07-20"), rapid.IntRange(1, 50).Draw(t, "each week")
-		rows := []season.Settled{}
+		rows := []season.WeekCounts{}
 		for week := range 9 {
-			rows = append(rows, season.Settled{Day: today.Add(-7*week - rapid.IntRange(0, 6).Draw(t, "day")), Cause: "mite", N: each})
+			rows = append(rows, season.WeekCounts{Day: today.Add(-7*week - rapid.IntRange(0, 6).Draw(t, "day")), Cause: "mite", N: each})
 		}
 		require.Empty(t, season.Surges(rows, today))
 	})

@@ -10,8 +10,8 @@ import (
 	"botanik/core/knowledge"
 )
 
-// Brought is a plant as it came in, as far as the time of year is concerned.
-type Brought struct {
+// Sample is a plant as it came in, as far as the time of year is concerned.
+type Sample struct {
 	Host    *knowledge.Host // nil for a plant not known here
 	Place   string
 	Month   time.Month // on the calendar, whichever half of the world
@@ -33,7 +33,7 @@ var (
 // Unusual asks about what is not met at this time of year; empty for what is. An old
 // picture, a glasshouse nobody ticked or a slip of the pen are cleared up before looks
 // are weighed by the season.
-func Unusual(b Brought) string {
+func Unusual(b Sample) string {
 	if b.Host == nil || b.Place == "indoors" || b.Place == "greenhouse" || slices.Contains(frostless, b.Climate) {
 		return ""
 	}

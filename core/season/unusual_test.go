@@ -32,12 +32,12 @@ func TestWhatIsNotMetAtThisTimeOfYearIsAsked(t *testing.T) {
 		{"camellia", "garden", "mild", time.December, false, true, ""},
 		{"cabbage", "garden", "cold", time.January, false, false, ""},
 	} {
-		got := season.Unusual(season.Brought{Host: b.Host(c.host), Place: c.place, Month: c.month, South: c.south, Climate: c.climate, InBloom: c.bloom})
+		got := season.Unusual(season.Sample{Host: b.Host(c.host), Place: c.place, Month: c.month, South: c.south, Climate: c.climate, InBloom: c.bloom})
 		if c.asks == "" {
 			assert.Empty(t, got, c)
 			continue
 		}
 		assert.Contains(t, got, c.asks, c)
 	}
-	assert.Empty(t, season.Unusual(season.Brought{Month: time.January}), "a plant not known here")
+	assert.Empty(t, season.Unusual(season.Sample{Month: time.January}), "a plant not known here")
 }

@@ -35,7 +35,7 @@ func WeeksOf(from, to civil.Day) []civil.Day {
 
 // Bands puts what came in into weeks, the most frequent causes by themselves and the rest
 // together; an empty cause is undetermined. What lies outside the weeks is left out.
-func Bands(rows []Settled, weeks []civil.Day, most int) []Band {
+func Bands(rows []WeekCounts, weeks []civil.Day, most int) []Band {
 	by := map[string]*Band{}
 	for _, r := range rows {
 		if len(weeks) == 0 || r.Day.Before(weeks[0]) {

@@ -23,9 +23,9 @@ func TestWeeksBeginOnMonday(t *testing.T) {
 func TestNothingIsLostInTheBands(t *testing.T) {
 	rapid.Check(t, func(t *rapid.T) {
 		weeks := season.WeeksOf(on(t, "2026-03-02"), on(t, "2026-06-01"))
-		rows, all := []season.Settled{}, 0
+		rows, all := []season.WeekCounts{}, 0
 		for range rapid.IntRange(0, 60).Draw(t, "rows") {
-			r := season.Settled{Day: weeks[0].Add(rapid.IntRange(-9, 7*len(weeks)+9).Draw(t, "day")), Cause: rapid.SampledFrom([]string{"", "a", "b", "c", "d", "e"}).Draw(t, "cause"), N: rapid.IntRange(1, 4).Draw(t, "n")}
+			r := season.WeekCounts{Day: weeks[0].Add(rapid.IntRange(-9, 7*len(weeks)+9).Draw(t, "day")), Cause: rapid.SampledFrom([]string{"", "a", "b", "c", "d", "e"}).Draw(t, "cause"), N: rapid.IntRange(1, 4).Draw(t, "n")}
 			if at := r.Day.Sub(weeks[0]); at >= 0 && at < 7*len(weeks) {
 				all += r.N
 			}

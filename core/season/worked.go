@@ -2,8 +2,8 @@ package season
 
 import "botanik/core/scouting"
 
-// Worked is what came of something over closed cases.
-type Worked struct {
+// SuccessRate is what came of something over closed cases.
+type SuccessRate struct {
 	N      int     `json:"n" doc:"closed cases whose outcome is known"`
 	Better int     `json:"better"`
 	Low    float64 `json:"low" doc:"of the share that got better, 95 %, Wilson"`
@@ -16,10 +16,10 @@ const fewestWorked = 5
 
 // WorkedHere tells what came of n cases of which so many got better; false where they are
 // too few to be told.
-func WorkedHere(better, n int) (Worked, bool) {
+func WorkedHere(better, n int) (SuccessRate, bool) {
 	if n < fewestWorked || better < 0 || better > n {
-		return Worked{}, false
+		return SuccessRate{}, false
 	}
 	low, high := scouting.Wilson(better, n)
-	return Worked{n, better, low, high}, true
+	return SuccessRate{n, better, low, high}, true
 }

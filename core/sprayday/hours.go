@@ -58,9 +58,9 @@ const (
 	calmBelow = -.8 // of the sun's height: night
 )
 
-// Judge says of each hour whether a treatment may be done in it, with every reason. The
+// JudgeHours says of each hour whether a treatment may be done in it, with every reason. The
 // hours are in order and an hour apart; lat and lon in degrees.
-func Judge(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
+func JudgeHours(hours []weather.Hour, n Needs, lat, lon float64) []Judged {
 	out := make([]Judged, len(hours))
 	for i, h := range hours {
 		x := Judged{At: h.At, Air: h, Stand: h.Side(), Says: Good, Why: []string{}, Height: Height(h.At.Add(30*time.Minute), lat, lon)}

@@ -132,7 +132,7 @@ func TestAnInfectionNeedsItsHoursAtItsTemperature(t *testing.T) {
 func TestEveryReasonAgainstAnHourIsSaid(t *testing.T) {
 	hot := 29.
 	one := func(h weather.Hour, n sprayday.Needs, after ...any) sprayday.Judged {
-		return sprayday.Judge(row(append([]any{h, 1}, after...)...), n, 51.5, 0)[0]
+		return sprayday.JudgeHours(row(append([]any{h, 1}, after...)...), n, 51.5, 0)[0]
 	}
 	assert.Equal(t, sprayday.Good, one(dry, sprayday.Needs{}, dry, 12).Says)
 	bad := one(weather.Hour{TempC: 31, Humidity: 40, WindMs: 7}, sprayday.Needs{TempMax: &hot}, dry, 12)
@@ -142,7 +142,7 @@ func TestEveryReasonAgainstAnHourIsSaid(t *testing.T) {
 	assert.Contains(t, one(dry, sprayday.Needs{}, rain, 3, dry, 10).Why[0], "Rain follows")
 	long := one(dry, sprayday.Needs{DryHours: 6}, dry, 3, rain, 1, dry, 10)
 	assert.Contains(t, long.Why[0], "Rain follows in 4 h: it has to lie 6 h")
-	sun := sprayday.Judge(row(dry, 24)[11:], sprayday.Needs{NoSun: true, InBloom: true, Bees: "evening"}, 51.5, 0)[0]
+	sun := sprayday.JudgeHours(row(dry, 24)[11:], sprayday.Needs{NoSun: true, InBloom: true, Bees: "evening"}, 51.5, 0)[0]
 	assert.Len(t, sun.Why, 2, "%v", sun.Why)
 	assert.Contains(t, one(dry, sprayday.Needs{InBloom: true, Bees: "never"}, dry, 12).Why[0], "never on open flowers")
 	calm := dry
@@ -156,14 +156,14 @@ func TestEveryReasonAgainstAnHourIsSaid(t *testing.T) {
 }
 
 func TestTheBestHoursAreThoseSomebodyIsAwakeIn(t *testing.T) {
-	hours := sprayday.Judge(row(dry, 48, rain, 24), sprayday.Needs{NoSun: true}, 51.5, 0)
+	hours := sprayday.JudgeHours(row(dry, 48, rain, 24), sprayday.Needs{NoSun: true}, 51.5, 0)
 	best := sprayday.Best(hours, 2, time.UTC)
 	require.NotEmpty(t, best)
 	for _, w := range best {
 		assert.GreaterOrEqual(t, w.From.Hour(), 6)
 		assert.Contains(t, w.Text, " to ")
 	}
-	assert.Empty(t, sprayday.Best(sprayday.Judge(row(rain, 30), sprayday.Needs{}, 51.5, 0), 2, time.UTC))
+	assert.Empty(t, sprayday.Best(sprayday.JudgeHours(row(rain, 30), sprayday.Needs{}, 51.5, 0), 2, time.UTC))
 }
 
 // What makes an hour worse never makes it better; the moments of a day are in their order
@@ -176,7 +176,7 @@ func TestWorseIsNeverBetter(t *testing.T) {
 		n := sprayday.Needs{NoSun: rapid.Bool().Draw(t, "sun")}
 		judge := func(h weather.Hour) sprayday.Judged {
 			h.At = noon
-			return sprayday.Judge(append([]weather.Hour{h}, after...), n, 51.5, 0)[0]
+			return sprayday.JudgeHours(append([]weather.Hour{h}, after...), n, 51.5, 0)[0]
 		}
 		was := judge(h)
 		wet := h
@@ -231,7 +231,7 @@ func TestAnEveningIsGoodByTheHoursOfSprayDays(t *testing.T) {
 			change(&h)
 			hours = append(hours, h)
 		}
-		judged := sprayday.Judge(hours, sprayday.AnyEvening, 51, 0)
+		judged := sprayday.JudgeHours(hours, sprayday.AnyEvening, 51, 0)
 		best, ok := sprayday.Evening(judged[:12], time.UTC)
 		for _, h := range judged[:12] {
 			if ok && !h.At.Before(best.From) && h.At.Before(best.To) {

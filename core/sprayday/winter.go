@@ -42,7 +42,7 @@ const workHours = 2
 // WorkDays are the days of these hours with good hours enough in a row, in order.
 func WorkDays(hours []weather.Hour, n Needs, lat, lon float64, zone *time.Location) []WorkDay {
 	out := []WorkDay{}
-	for _, s := range Best(Judge(hours, n, lat, lon), len(hours), zone) {
+	for _, s := range Best(JudgeHours(hours, n, lat, lon), len(hours), zone) {
 		if s.Hours >= workHours {
 			out = append(out, WorkDay{civil.Of(s.From, zone), s.Text, s.Hours})
 		}
@@ -59,7 +59,7 @@ type DayFit struct {
 // DayFits says of each whole day of these hours whether it has good hours enough in a row.
 func DayFits(hours []weather.Hour, n Needs, lat, lon float64, zone *time.Location) map[civil.Day]DayFit {
 	out := map[civil.Day]DayFit{}
-	judged := Judge(hours, n, lat, lon)
+	judged := JudgeHours(hours, n, lat, lon)
 	against := map[civil.Day]map[string]int{}
 	count := map[civil.Day]int{}
 	for _, h := range judged {

@@ -71,8 +71,8 @@ func DayOf(pr Provider, p Place, day civil.Day, zone *time.Location) (Day, error
 	return dayOf(hours, day, zone), nil
 }
 
-// Days gathers n calendar days from the first on, asking the provider once.
-func Days(pr Provider, p Place, first civil.Day, n int, zone *time.Location) ([]Day, error) {
+// Daily gathers n calendar days from the first on, asking the provider once.
+func Daily(pr Provider, p Place, first civil.Day, n int, zone *time.Location) ([]Day, error) {
 	hours, err := pr.Hours(p, first.Midnight(zone), first.Add(n).Midnight(zone))
 	if err != nil {
 		return nil, err

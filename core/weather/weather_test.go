@@ -125,7 +125,7 @@ func TestDaysAtOnceAreDaysOneByOne(t *testing.T) {
 	require.NoError(t, err)
 	first := day(t, "2026-03-25")
 	s := hourly(first.Midnight(zone), 24*9+5, func(h int) weather.Hour { return weather.Hour{TempC: float64(h % 31), RainMm: .1} })
-	got, err := weather.Days(s, weather.Place{}, first, 12, zone)
+	got, err := weather.Daily(s, weather.Place{}, first, 12, zone)
 	require.NoError(t, err)
 	require.Len(t, got, 12)
 	for i, d := range got {

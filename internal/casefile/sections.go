@@ -6,7 +6,7 @@ import (
 	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/dosage"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/core/scouting"
 )
 
@@ -205,15 +205,15 @@ type Photo struct {
 
 // Marks are what was measured on a picture, kept with it.
 type Marks struct {
-	Asked *scope.PhotoRequest `json:"asked,omitempty"`
-	Found *scope.PhotoScale   `json:"found,omitempty"`
-	Leaf  *LeafShare          `json:"leaf,omitempty"`
-	By    string              `json:"by"`
-	At    time.Time           `json:"at"`
+	Asked *microscopy.PhotoRequest `json:"asked,omitempty"`
+	Found *microscopy.PhotoScale   `json:"found,omitempty"`
+	Leaf  *LeafShare               `json:"leaf,omitempty"`
+	By    string                   `json:"by"`
+	At    time.Time                `json:"at"`
 }
 
 // LeafShare is how much of a leaf on a picture is sick.
 type LeafShare struct {
-	Asked scope.ShareRequest `json:"asked"`
-	Found scope.ShareFound   `json:"found"`
+	Asked microscopy.ShareRequest `json:"asked"`
+	Found microscopy.ShareFound   `json:"found"`
 }

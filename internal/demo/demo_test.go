@@ -6,10 +6,10 @@ import (
 	"time"
 
 	"botanik/herbarium"
+	"botanik/internal/accounts"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/overview"
-	"botanik/internal/people"
 	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
@@ -33,7 +33,7 @@ func TestTheDemoDeskOpensOnAnyDay(t *testing.T) {
 		st, err := store.Open(ctx, t.TempDir())
 		require.NoError(t, err)
 		d := records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return now }))
-		p := people.New(st, func() time.Time { return now })
+		p := accounts.New(st, func() time.Time { return now })
 		require.NoError(t, demo.Fill(ctx, d, p, now), day)
 		today, err := overview.New(d.Service).Today(ctx)
 		require.NoError(t, err)

@@ -12,19 +12,19 @@ import (
 	"botanik/core/dosage"
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/overview"
-	"botanik/internal/people"
 	"botanik/internal/records"
+	"botanik/internal/settings"
 )
 
 // Password of every demo account. It is printed at the start; the demo desk
 // must never hold anything real.
 const Password = "merrin-sound"
 
-var accounts = []people.NewPerson{
+var people = []accounts.NewPerson{
 	{Login: "odile", Name: "Odile", Role: "coordinator", Password: Password},
 	{Login: "ansel", Name: "Ansel", Role: "advisor", Password: Password},
 	{Login: "brann", Name: "Brann", Role: "advisor", Password: Password},
@@ -40,7 +40,7 @@ func SignIns() string {
 
 // Fill makes the demo desk at a moment. A desk that has people already is left
 // alone.
-func Fill(ctx context.Context, d *records.Service, p *people.Service, now time.Time) error {
+func Fill(ctx context.Context, d *records.Service, p *accounts.Service, now time.Time) error {
 	if list, err := p.All(ctx); err != nil || len(list) > 0 {
 		return err
 	}
@@ -48,14 +48,14 @@ func Fill(ctx context.Context, d *records.Service, p *people.Service, now time.T
 	defer func() { d.Now = real }()
 	d.Now = func() time.Time { return now }
 	who := map[string]desk.Person{}
-	for _, a := range accounts {
+	for _, a := range people {
 		x, err := p.Add(ctx, desk.Person{}, a)
 		if err != nil {
 			return err
 		}
 		who[a.Login] = x
 	}
-	err := d.House.SetIdentity(ctx, who["odile"], house.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Reach: "telephone 0100 at the market, Tuesday to Saturday 9 to 16", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
+	err := d.House.SetIdentity(ctx, who["odile"], settings.Identity{Name: "Merrin Sound Plant Desk", Place: "Merrin Sound, covered market", Lat: 50.2, Lon: -5.3, Zone: "Europe/London", Units: "metric", Reach: "telephone 0100 at the market, Tuesday to Saturday 9 to 16", Authority: "the Sound's plant health office, harbour house, weekdays 9 to 16", Lab: "the Sound's plant clinic: fresh material on dry paper in a paper bag, inside a padded box, with the case number"}, 0)
 	if err != nil {
 		return err
 	}

@@ -12,7 +12,7 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/scouting"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // Counted is what was counted and what else weighs in the decision.
@@ -124,7 +124,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 	if err := l.Err(); err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "act", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "act", func(m settings.Moment, c *Case) (string, error) {
 		if c.Verdict == nil {
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}

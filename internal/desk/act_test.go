@@ -69,7 +69,7 @@ func TestTheLooksSpeakOfDegreeStagesAndConditions(t *testing.T) {
 	b := open(t)
 	b.known(bean, "two-spotted-mite")
 	assert.Equal(t, "moderate", b.weigh(desk.Counted{}).Seen.Degree, "by the flecks, which are many")
-	b.keep(b.Look(context.Background(), b.who, b.v.ID, b.v.Version, differential.Look{Finding: "silk", State: "dense", Instrument: differential.Told}))
+	b.keep(b.Look(context.Background(), b.who, b.v.ID, b.v.Version, differential.Look{Finding: "silk", State: "dense", Instrument: differential.FromHistory}))
 	assert.Equal(t, "moderate", b.weigh(desk.Counted{}).Seen.Degree, "told is not seen")
 	b.look("silk", "dense")
 	b.look("weather", "hot-dry")

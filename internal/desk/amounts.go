@@ -9,7 +9,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // Blend works out a mix of one remedy for a sprayer, case or no case.
@@ -42,7 +42,7 @@ type MixBody struct {
 
 // SetMix keeps the amounts for the grower's own sprayer.
 func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, mix MixBody) (View, error) {
-	return s.Change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "mix", func(m settings.Moment, c *Case) (string, error) {
 		in, t := mix.MixInput, c.Now().Treatment
 		if t == nil {
 			return "", fault.New("remedy", "nothing is chosen to be mixed", "choose a remedy first")
@@ -91,7 +91,7 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, m
 
 // SetDose keeps an amount for a bed, pots or plants with the case.
 func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in dosage.PlaceInput) (View, error) {
-	return s.Change(ctx, who, id, from, "mix", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "mix", func(m settings.Moment, c *Case) (string, error) {
 		d, err := dosage.OverArea(s.Base(), m.Rules, in)
 		if err != nil {
 			return "", err

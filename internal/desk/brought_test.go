@@ -20,9 +20,9 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/interchange"
 	recordroom "botanik/internal/records"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -73,7 +73,7 @@ func TestABundleBringsNoRulesUnlessTheyAreTickedAndHold(t *testing.T) {
 	}
 	files := map[string]string{"settings.jsonl": setting("identity", "not json") +
 		setting("house", map[string]any{"labels": poison}) +
-		setting("messages", house.Templates{Page: "no link at all", Moved: "{what}", Ask: "x"}) +
+		setting("messages", settings.Templates{Page: "no link at all", Moved: "{what}", Ask: "x"}) +
 		setting("course", map[string]any{"name": "x", "classes": []string{"no-class"}, "kinds": []string{}}) +
 		setting("keeping", map[string]any{"every": "never", "hour": 99, "keep": 10_000_000}) +
 		setting("scope.x", "[]") + setting("made-up", "1")}
@@ -110,10 +110,10 @@ func TestABundleBringsNoRulesUnlessTheyAreTickedAndHold(t *testing.T) {
 func TestRulesThatCameAreUndoneWithTheirBatch(t *testing.T) {
 	ctx := context.Background()
 	b := open(t)
-	mine := house.DefaultIdentity
+	mine := settings.DefaultIdentity
 	mine.Name, mine.Gateway, mine.Public = "Mine", "http://192.168.1.40:8800", "https://mine.example"
 	require.NoError(t, b.House.SetIdentity(ctx, boss, mine, 0))
-	theirs := house.DefaultIdentity
+	theirs := settings.DefaultIdentity
 	theirs.Name, theirs.Zone = "Theirs", "Europe/London"
 	theirs.Gateway, theirs.ScopeCamera, theirs.WeatherStation, theirs.Public = "http://10.0.0.9:1", "file:///etc/passwd", "http://169.254.169.254", "javascript:alert(1)"
 	raw := packed(t, map[string]string{"settings.jsonl": setting("identity", theirs) + setting("house", remedy.House{Labels: map[string]remedy.Label{"soap": {Low: "12 mL per L", High: "15 mL per L"}}})})
@@ -163,7 +163,7 @@ func TestADocumentThatCannotBeReadClosesNothing(t *testing.T) {
 		require.NoError(t, b.Store.SetSetting(ctx, key, `{"policy":5,"name":[],"every":{},"page":1`, 0, "somebody", b.now))
 	}
 	require.NoError(t, b.Healthy(ctx))
-	require.NoError(t, b.Settle(ctx), "also at the next start")
+	require.NoError(t, b.Open(ctx), "also at the next start")
 	today, err := b.Today(ctx)
 	require.NoError(t, err)
 	told := 0
@@ -181,7 +181,7 @@ func TestADocumentThatCannotBeReadClosesNothing(t *testing.T) {
 	require.NoError(t, err)
 	id, v, err := b.House.Identity(ctx)
 	require.NoError(t, err)
-	assert.Equal(t, house.DefaultIdentity, id)
+	assert.Equal(t, settings.DefaultIdentity, id)
 	id.Name = "Mended"
 	require.NoError(t, b.House.SetIdentity(ctx, boss, id, v))
 	_, _, err = b.House.Identity(ctx)
@@ -268,7 +268,7 @@ func TestAnImportThatWasBrokenOff(t *testing.T) {
 	row, err := b.Store.Case(ctx, b.v.ID)
 	require.NoError(t, err)
 	row.ID, row.Number, row.Token = "half", "", ""
-	_, _, err = b.Store.ImportCases(ctx, "torn-1", []store.Incoming{{Case: row, Year: 2026, Story: []store.Line{{Seq: 1, At: store.Stamp(b.now), Who: "x", Kind: "in", Text: "x", After: row.Doc}}}})
+	_, _, err = b.Store.ImportCases(ctx, "torn-1", []store.Incoming{{Case: row, Year: 2026, Story: []store.ImportLine{{Seq: 1, At: store.Stamp(b.now), Who: "x", Kind: "in", Text: "x", After: row.Doc}}}})
 	require.NoError(t, err)
 	require.NoError(t, b.Store.AdoptSettings(ctx, "torn-1", []store.Adopted{{Key: "keeping", Value: `{"every":"never","hour":1,"keep":1}`}}, "Odile", b.now))
 	require.NoError(t, os.MkdirAll(b.WorkFolder(), 0o700))
@@ -289,7 +289,7 @@ func TestAnImportThatWasBrokenOff(t *testing.T) {
 	require.NoError(t, err, "what was there before stays")
 	k, _, err := b.House.Keeping(ctx)
 	require.NoError(t, err)
-	assert.Equal(t, house.UsualKeeping, k)
+	assert.Equal(t, settings.UsualKeeping, k)
 	today, err := b.Today(ctx)
 	require.NoError(t, err)
 	said := ""

@@ -14,9 +14,9 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -58,7 +58,7 @@ func (s *Service) Read(ctx context.Context, id string) (Case, error) {
 }
 
 // edit is what one change of a case does to it; it returns its line in the story.
-type edit func(m house.Moment, c *Case) (string, error)
+type edit func(m settings.Moment, c *Case) (string, error)
 
 // benchKinds are the changes by which somebody takes a case that is nobody's yet.
 var benchKinds = []string{"look", "verdict", "act", "remedy", "mix", "dose", "days", "handover", "round"}
@@ -93,7 +93,7 @@ func (s *Service) Change(ctx context.Context, who Person, id string, from int, k
 }
 
 // WorkOut is Change without the writing.
-func (s *Service) WorkOut(ctx context.Context, m house.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
+func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
 		return changed{}, err
@@ -166,7 +166,7 @@ func (s *Service) Row(c *Case) (store.Case, error) {
 	}
 	for i, round := range c.Rounds {
 		for _, g := range round.Given {
-			r.Treatments = append(r.Treatments, store.Treatment{Round: i + 1, Remedy: g.Remedy, Day: g.On})
+			r.Treatments = append(r.Treatments, store.TreatmentRow{Round: i + 1, Remedy: g.Remedy, Day: g.On})
 		}
 	}
 	return r, nil
@@ -215,7 +215,7 @@ func (s *Service) Reindex(ctx context.Context) error {
 
 // CaseOf is a row with its document read.
 func CaseOf(r store.Case) (Case, error) {
-	c := Case{ID: r.ID, Number: r.Number, Version: r.Version, Stage: casework.Stage(r.Stage), CreatedAt: store.Moment(r.CreatedAt), UpdatedAt: store.Moment(r.UpdatedAt)}
+	c := Case{ID: r.ID, Number: r.Number, Version: r.Version, Stage: casework.Stage(r.Stage), CreatedAt: store.ParseTime(r.CreatedAt), UpdatedAt: store.ParseTime(r.UpdatedAt)}
 	var err error
 	if c.Doc, err = casefile.Decode(r.Doc); err != nil {
 		return c, fmt.Errorf("case %s cannot be read: %w", r.Number, err)
@@ -242,7 +242,7 @@ func (s *Service) Undo(ctx context.Context, who Person, id string, from int) (Vi
 	if err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "undo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "undo", func(_ settings.Moment, c *Case) (string, error) {
 		c.Doc, err = casefile.Decode(before)
 		return "took back: " + e.Text, err
 	})
@@ -265,7 +265,7 @@ func (s *Service) Story(ctx context.Context, id string) ([]StoryLine, error) {
 	events, err := s.Store.Events(ctx, id)
 	out := make([]StoryLine, 0, len(events))
 	for _, e := range events {
-		out = append(out, StoryLine{e.Seq, store.Moment(e.At), e.Who, e.Kind, e.Text})
+		out = append(out, StoryLine{e.Seq, store.ParseTime(e.At), e.Who, e.Kind, e.Text})
 	}
 	return out, err
 }
@@ -301,8 +301,8 @@ func SpokenDay(iso string, today civil.Day) string {
 	return d.Spoken(today)
 }
 
-// Ask is a grower to be asked how it went.
-type Ask struct {
+// Question is a grower to be asked how it went.
+type Question struct {
 	Tag
 	When    string `json:"when"` // today, 3 days late
 	Late    int    `json:"late"`
@@ -312,12 +312,12 @@ type Ask struct {
 }
 
 // AskAbout is a case as one to be asked about on a day.
-func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
+func (s *Service) AskAbout(r store.Case, day civil.Day) (Question, error) {
 	c, err := CaseOf(r)
 	if err != nil {
-		return Ask{}, err
+		return Question{}, err
 	}
-	a := Ask{Tag: s.TagOf(r), Contact: c.Intake.Contact}
+	a := Question{Tag: s.TagOf(r), Contact: c.Intake.Contact}
 	if on, err := civil.Parse(r.AskOn); err == nil {
 		a.When, a.Late = casework.Due(on, day)
 	}
@@ -339,9 +339,9 @@ func (s *Service) AskAbout(r store.Case, day civil.Day) (Ask, error) {
 }
 
 // TheWeather is who moves a day when nobody did.
-var TheWeather = Person{ID: "weather", Name: "the weather", Role: people.Advisor}
+var TheWeather = Person{ID: "weather", Name: "the weather", Role: accounts.Advisor}
 
 // MovedToday are the cases whose days the weather moved since midnight.
-func (s *Service) MovedToday(ctx context.Context, m house.Moment) ([]store.Told, error) {
+func (s *Service) MovedToday(ctx context.Context, m settings.Moment) ([]store.ReportRow, error) {
 	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

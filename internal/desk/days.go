@@ -11,7 +11,7 @@ import (
 	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // DaysInput asks for the treatment days of a round.
@@ -45,7 +45,7 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	t, err := s.TaskOf(m, &c, in.TempC)
+	t, err := s.Task(m, &c, in.TempC)
 	if err != nil {
 		return DaysPlan{}, err
 	}
@@ -58,13 +58,13 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 }
 
 // Planning is the moment as core/plan takes it.
-func (s *Service) Planning(m house.Moment) plan.Moment {
-	return plan.Moment{Book: s.Base(), Rules: m.Rules, Sky: s.Weather, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
+func (s *Service) Planning(m settings.Moment) plan.Setting {
+	return plan.Setting{Book: s.Base(), Rules: m.Rules, Sky: s.Weather, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
 }
 
-// TaskOf is what is done on days to a case's plant, where it stands so warm as somebody just
+// Task is what is done on days to a case's plant, where it stands so warm as somebody just
 // read, or as they read when the days were kept. Errors name remedy or tempC.
-func (s *Service) TaskOf(m house.Moment, c *Case, tempC *float64) (plan.Task, error) {
+func (s *Service) Task(m settings.Moment, c *Case, tempC *float64) (plan.Task, error) {
 	r := c.Now()
 	if r.Treatment == nil {
 		return plan.Task{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
@@ -83,14 +83,14 @@ func (s *Service) TaskOf(m house.Moment, c *Case, tempC *float64) (plan.Task, er
 	return t, nil
 }
 
-func (s *Service) planDays(m house.Moment, c *Case, t plan.Task, in DaysInput) (casefile.Days, error) {
+func (s *Service) planDays(m settings.Moment, c *Case, t plan.Task, in DaysInput) (casefile.Days, error) {
 	p := s.Planning(m)
-	var d plan.Days
+	var d plan.Schedule
 	var err error
 	if len(in.On) > 0 {
 		d, err = p.ByHand(t, in.On)
 	} else {
-		d, err = p.Days(t, plan.Ask{Start: in.Start, Count: in.Count, Gap: in.Gap, Rhythm: in.Rhythm})
+		d, err = p.Days(t, plan.Preference{Start: in.Start, Count: in.Count, Gap: in.Gap, Rhythm: in.Rhythm})
 	}
 	if err != nil {
 		return casefile.Days{}, err
@@ -110,7 +110,7 @@ func (s *Service) planDays(m house.Moment, c *Case, t plan.Task, in DaysInput) (
 }
 
 // Beside is what else was chosen, around the days of what is sprayed.
-func (s *Service) Beside(m house.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
+func (s *Service) Beside(m settings.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
 	var out []casefile.BesideDays
 	for _, x := range remedy.Around(s.Base(), m.Rules, s.repeated(c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
 		b := casefile.BesideDays{Remedy: x.Remedy, Name: x.Name, Why: x.Why, On: []string{}}
@@ -124,7 +124,7 @@ func (s *Service) Beside(m house.Moment, c *Case, days casefile.Days) []casefile
 
 // stillHolds says what of the amounts and days no longer holds: a label, a
 // picking or a day may have changed since they were kept.
-func (s *Service) stillHolds(m house.Moment, c *Case) error {
+func (s *Service) stillHolds(m settings.Moment, c *Case) error {
 	var l fault.List
 	r := c.Now()
 	if r.Mix != nil {
@@ -135,7 +135,7 @@ func (s *Service) stillHolds(m house.Moment, c *Case) error {
 		}))
 	}
 	if r.Days != nil {
-		t, err := s.TaskOf(m, c, nil)
+		t, err := s.Task(m, c, nil)
 		l.AddErr("", err)
 		days := r.Days.Planned()
 		if len(days) != len(r.Days.On) {
@@ -155,14 +155,14 @@ func (s *Service) repeated(c *Case) *knowledge.Remedy {
 
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
-	return s.Change(ctx, who, id, from, "days", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "days", func(m settings.Moment, c *Case) (string, error) {
 		return s.KeepDays(m, c, who, in)
 	})
 }
 
 // KeepDays works the days out, writes them into the round and says so.
-func (s *Service) KeepDays(m house.Moment, c *Case, who Person, in DaysInput) (string, error) {
-	t, err := s.TaskOf(m, c, in.TempC)
+func (s *Service) KeepDays(m settings.Moment, c *Case, who Person, in DaysInput) (string, error) {
+	t, err := s.Task(m, c, in.TempC)
 	if err != nil {
 		return "", err
 	}

@@ -9,7 +9,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -54,9 +54,9 @@ type FoundCase struct {
 const mostFound = 200
 
 // Query turns what is asked for into what the store finds by. Errors name the field.
-func (s *Service) Query(in FindInput, m house.Moment) (store.Found, error) {
+func (s *Service) Query(in FindInput, m settings.Moment) (store.CaseQuery, error) {
 	var l fault.List
-	f := store.Found{Words: in.Words, Cause: in.Cause, Host: in.Host, Place: in.Place, Square: strings.ToUpper(in.Square), Keeper: in.Keeper, Stage: in.Stage, Outcome: in.Outcome, Remedy: in.Remedy, Degree: in.Degree, Was: in.Was, Import: in.Import, Photos: in.Photos, Sort: in.Sort, Skip: max(0, in.Skip), Most: min(mostFound, cmp.Or(max(0, in.Most), 50))}
+	f := store.CaseQuery{Words: in.Words, Cause: in.Cause, Host: in.Host, Place: in.Place, Square: strings.ToUpper(in.Square), Keeper: in.Keeper, Stage: in.Stage, Outcome: in.Outcome, Remedy: in.Remedy, Degree: in.Degree, Was: in.Was, Import: in.Import, Photos: in.Photos, Sort: in.Sort, Skip: max(0, in.Skip), Most: min(mostFound, cmp.Or(max(0, in.Most), 50))}
 	for _, x := range []struct {
 		name, value string
 		into        *string

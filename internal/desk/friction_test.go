@@ -76,7 +76,7 @@ func TestFrictionsOfABusySaturday(t *testing.T) {
 		require.NoError(t, err)
 		assert.NotEqual(t, []string{"rain-cover"}, a.Pick)
 		for _, o := range a.Offers {
-			assert.False(t, o.Worth == "good" && strings.Contains(o.Ladder, "too little"), "%s does much and too little in one line", o.Remedy)
+			assert.False(t, o.Efficacy == "good" && strings.Contains(o.Ladder, "too little"), "%s does much and too little in one line", o.Remedy)
 		}
 	})
 	t.Run("F4 a regulated suspect is left where it is, and whom to call stands there", func(t *testing.T) {

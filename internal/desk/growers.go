@@ -14,9 +14,9 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -70,7 +70,7 @@ func (s *Service) PersonNamed(ctx context.Context, field, id string) (store.Grow
 // else somebody new. Two of one name who are reached differently are two people until
 // somebody says otherwise: what belongs to one must never be shown, given or forgotten as
 // the other's.
-func (s *Service) NamePerson(ctx context.Context, m house.Moment, in, was *casefile.Intake) error {
+func (s *Service) NamePerson(ctx context.Context, m settings.Moment, in, was *casefile.Intake) error {
 	if in.Grower == store.Nobody {
 		in.Person = ""
 		return nil
@@ -165,7 +165,7 @@ func (s *Service) ExportGrower(ctx context.Context, who Person, id string) (Grow
 
 // CasesOf are a person and their cases, for a coordinator. Errors name person.
 func (s *Service) CasesOf(ctx context.Context, who Person, id string) (store.Grower, []store.Case, error) {
-	if !who.May(people.HandlePersons) {
+	if !who.May(accounts.HandlePersons) {
 		return store.Grower{}, nil, ErrForbidden
 	}
 	g, err := s.PersonNamed(ctx, "person", id)
@@ -233,7 +233,7 @@ func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to s
 	}
 	writes := []store.Write{}
 	for _, r := range cases {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "merge", func(_ house.Moment, c *Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "merge", func(_ settings.Moment, c *Case) (string, error) {
 			c.Intake.Grower, c.Intake.Person = to.Name, to.ID
 			if c.Intake.Contact == "" || fresh {
 				c.Intake.Contact = to.Contact
@@ -290,7 +290,7 @@ type Sent struct {
 }
 
 func sent(m store.Message) Sent {
-	return Sent{m.ID, m.CaseID, m.Kind, m.Reach, m.Body, m.State, m.Said, m.Tries, store.Moment(m.ChangedAt)}
+	return Sent{m.ID, m.CaseID, m.Kind, m.Reach, m.Body, m.State, m.Said, m.Tries, store.ParseTime(m.ChangedAt)}
 }
 
 // MessageTitles are the kinds of messages, and what stands over each.

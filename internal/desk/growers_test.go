@@ -260,7 +260,7 @@ func TestWhatWorkedHereIsToldFromFiveOn(t *testing.T) {
 		b.treated(bean)
 		b.keep(b.Close(ctx, b.who, b.v.ID, b.v.Version, in))
 	}
-	told := func() []desk.WorkedHere {
+	told := func() []desk.LocalResult {
 		b.known(bean, "two-spotted-mite")
 		a, err := b.Advice(ctx, b.v.ID, nil)
 		require.NoError(t, err)

@@ -10,10 +10,10 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/handout"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 )
 
 // Sheet is the page as it was handed over, or as it would be now.
@@ -37,7 +37,7 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 }
 
 // SheetOf is the page a grower takes home, as a case stands at a moment.
-func (s *Service) SheetOf(m house.Moment, c *Case) (casefile.Sheet, error) {
+func (s *Service) SheetOf(m settings.Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
 	}
@@ -57,7 +57,7 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 
 // HandingOver hands one case over, together with others of the same grower.
 func (s *Service) HandingOver(who Person, with []string) edit {
-	return func(m house.Moment, c *Case) (string, error) {
+	return func(m settings.Moment, c *Case) (string, error) {
 		f, r := s.Facts(&c.Doc), c.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
@@ -65,7 +65,7 @@ func (s *Service) HandingOver(who Person, with []string) edit {
 		if err := casework.MayHandOver(f); err != nil {
 			return "", err
 		}
-		if r.Trainee && !who.May(people.Release) {
+		if r.Trainee && !who.May(accounts.Release) {
 			return "", fault.New("handover", "a trainee prepared it, and it is more than leaving it", "ask an advisor to look it over and hand it over")
 		}
 		if !f.Refer {
@@ -76,7 +76,7 @@ func (s *Service) HandingOver(who Person, with []string) edit {
 				return "", err
 			}
 		}
-		token := people.RandomText(24)
+		token := accounts.RandomText(24)
 		if c.Page != nil && !c.Page.Ended {
 			token = c.Page.Token // the grower's link holds
 		}
@@ -105,7 +105,7 @@ func (s *Service) HandingOver(who Person, with []string) edit {
 }
 
 // GivenOn lists what this round puts on the plant, for the waits of the next.
-func (s *Service) GivenOn(m house.Moment, c *Case) []casefile.Treated {
+func (s *Service) GivenOn(m settings.Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
 	r := c.Now()
 	for _, id := range r.Treatment.Remedies {
@@ -134,7 +134,7 @@ func (s *Service) GivenOn(m house.Moment, c *Case) []casefile.Treated {
 }
 
 // TheGrower is who tells of a plant on its own page.
-var TheGrower = Person{ID: "grower", Name: "the grower", Role: people.Advisor}
+var TheGrower = Person{ID: "grower", Name: "the grower", Role: accounts.Advisor}
 
 // FollowUpInput is what came of asking.
 type FollowUpInput struct {
@@ -151,13 +151,13 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 	if !in.Silent && in.Count == nil && in.Note == "" && in.Word == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
-	return s.Change(ctx, who, id, from, "followup", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "followup", func(m settings.Moment, c *Case) (string, error) {
 		return s.FollowUpOn(m, c, who, in)
 	})
 }
 
 // FollowUpOn writes into the round what was told, judges it and names the next move.
-func (s *Service) FollowUpOn(m house.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
+func (s *Service) FollowUpOn(m settings.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
 	r := c.Now()
 	if r.Handover == nil || c.Closing != nil {
 		return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
@@ -177,7 +177,7 @@ func (s *Service) FollowUpOn(m house.Moment, c *Case, who Person, in FollowUpInp
 			text = "no answer again: telephone"
 		}
 	case in.Count != nil:
-		res, err := casework.Judge(*in.Count)
+		res, err := casework.EstimateEfficacy(*in.Count)
 		if err != nil {
 			return "", err
 		}
@@ -214,7 +214,7 @@ func (s *Service) canBeOutgrown(c *Case) bool {
 // days; step up and switch also ask for another remedy; look again keeps only
 // what was seen.
 func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
-	return s.Change(ctx, who, id, from, "round", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "round", func(_ settings.Moment, c *Case) (string, error) {
 		if c.Now().Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
 		}
@@ -239,15 +239,15 @@ type CloseInput struct {
 
 // Close ends a case, with what it was in the end. Errors name outcome, confirmed or found.
 func (s *Service) Close(ctx context.Context, who Person, id string, from int, in CloseInput) (View, error) {
-	if !who.May(people.CloseCases) {
+	if !who.May(accounts.CloseCases) {
 		return View{}, ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "close", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "close", func(m settings.Moment, c *Case) (string, error) {
 		return s.closed(m, c, who, in)
 	})
 }
 
-func (s *Service) closed(m house.Moment, c *Case, who Person, in CloseInput) (string, error) {
+func (s *Service) closed(m settings.Moment, c *Case, who Person, in CloseInput) (string, error) {
 	switch {
 	case c.Closing != nil:
 		return "", fault.New("", "the case is already closed", "open it again to go on")
@@ -269,10 +269,10 @@ func (s *Service) closed(m house.Moment, c *Case, who Person, in CloseInput) (st
 
 // Reopen takes a closed case up again.
 func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (View, error) {
-	if !who.May(people.ReopenCases) {
+	if !who.May(accounts.ReopenCases) {
 		return View{}, ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "reopen", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "reopen", func(_ settings.Moment, c *Case) (string, error) {
 		if c.Closing == nil {
 			return "", fault.New("", "the case is not closed", "nothing to do")
 		}
@@ -288,7 +288,7 @@ var prepares = []string{"act", "remedy", "mix", "dose", "days", "round"}
 // look at first: anything but leaving it alone. What an advisor chose before stays released
 // only as long as no trainee touched it.
 func (s *Service) prepared(who Person, kind string, c *Case) {
-	if who.Login == "" || who.May(people.Release) || !slices.Contains(prepares, kind) {
+	if who.Login == "" || who.May(accounts.Release) || !slices.Contains(prepares, kind) {
 		return
 	}
 	c.Now().Trainee = !s.leavesIt(c)

@@ -13,7 +13,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 const (
@@ -25,7 +25,7 @@ const (
 
 // SetIntake corrects what was written down at the counter.
 func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int, in casefile.Intake) (View, error) {
-	return s.Change(ctx, who, id, from, "intake", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "intake", func(m settings.Moment, c *Case) (string, error) {
 		if err := s.checkIntake(&in, m.Today); err != nil {
 			return "", err
 		}

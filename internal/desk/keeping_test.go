@@ -11,8 +11,8 @@ import (
 
 	"botanik/herbarium"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	recordroom "botanik/internal/records"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -25,11 +25,11 @@ func TestTheFileIsCopiedByTheClock(t *testing.T) {
 	ctx := context.Background()
 	b := open(t)
 	b.at("Europe/London", time.Date(2026, 7, 11, 1, 0, 0, 0, time.UTC)) // two in the morning there
-	require.ErrorIs(t, b.House.SetKeeping(ctx, b.who, house.Keeping{Every: "day", Hour: 3, Keep: 2}, 0), desk.ErrForbidden)
-	for _, bad := range []house.Keeping{{Every: "hour", Hour: 3, Keep: 2}, {Every: "day", Hour: 24, Keep: 2}, {Every: "day", Hour: 3, Keep: 0}} {
+	require.ErrorIs(t, b.House.SetKeeping(ctx, b.who, settings.Keeping{Every: "day", Hour: 3, Keep: 2}, 0), desk.ErrForbidden)
+	for _, bad := range []settings.Keeping{{Every: "hour", Hour: 3, Keep: 2}, {Every: "day", Hour: 24, Keep: 2}, {Every: "day", Hour: 3, Keep: 0}} {
 		require.Error(t, b.House.SetKeeping(ctx, boss, bad, 0))
 	}
-	require.NoError(t, b.House.SetKeeping(ctx, boss, house.Keeping{Every: "day", Hour: 3, Keep: 2}, 0))
+	require.NoError(t, b.House.SetKeeping(ctx, boss, settings.Keeping{Every: "day", Hour: 3, Keep: 2}, 0))
 	due := func() bool {
 		t.Helper()
 		done, err := b.BackupIfDue(ctx)
@@ -82,7 +82,7 @@ func TestTheFileIsCopiedByTheClock(t *testing.T) {
 	require.NoError(t, os.Remove(b.BackupFolder()))
 	b.now = b.now.Add(61 * time.Minute)
 	assert.True(t, due())
-	require.NoError(t, b.House.SetKeeping(ctx, boss, house.Keeping{Every: "never", Hour: 3, Keep: 2}, 1))
+	require.NoError(t, b.House.SetKeeping(ctx, boss, settings.Keeping{Every: "never", Hour: 3, Keep: 2}, 1))
 	b.now = b.now.AddDate(0, 0, 20)
 	assert.False(t, due())
 	now, err := b.BackupNow(ctx, boss)
@@ -144,8 +144,8 @@ func TestADesksOwnSheets(t *testing.T) {
 
 	later := recordroom.New(desk.New(b.Store, herbarium.Embedded(), b.Weather, b.Now))
 	later.Books = herbarium.Load
-	require.NoError(t, later.OwnBook())
-	require.NoError(t, later.Settle(ctx))
+	require.NoError(t, later.OpenOverlay())
+	require.NoError(t, later.Open(ctx))
 	assert.NotNil(t, later.Base().Host("sea-kale"))
 
 	_, err = b.DropBook(ctx, b.who)

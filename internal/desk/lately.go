@@ -11,11 +11,11 @@ import (
 	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
-// Lately is what the air of the last days did, and what protects out there.
-type Lately struct {
+// RecentWeather is what the air of the last days did, and what protects out there.
+type RecentWeather struct {
 	Days     int                 `json:"days" doc:"looked back"`
 	From     string              `json:"from" doc:"who the hours are from"`
 	RainMm   float64             `json:"rainMm"`
@@ -41,17 +41,17 @@ const (
 	longestMemo = 90
 )
 
-// Lately gathers it for today.
-func (s *Service) Lately(ctx context.Context) (Lately, error) {
+// RecentWeather gathers it for today.
+func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return Lately{}, err
+		return RecentWeather{}, err
 	}
 	hours, err := s.Weather.Hours(m.Spot(), m.Today.Add(1-lookBack).Midnight(m.Clock), m.Now)
 	if err != nil {
-		return Lately{}, err
+		return RecentWeather{}, err
 	}
-	out := Lately{Days: lookBack, From: s.Weather.Sources(hours), Events: []sprayday.Event{}, Out: []Protected{}}
+	out := RecentWeather{Days: lookBack, From: s.Weather.Sources(hours), Events: []sprayday.Event{}, Out: []Protected{}}
 	if out.Pressure = []sprayday.Pressure{}; len(hours) > 0 {
 		out.Pressure = append(out.Pressure, sprayday.MitePressure(hours, m.Clock), sprayday.MildewPressure(hours, m.Clock))
 	}
@@ -68,9 +68,9 @@ func (s *Service) Lately(ctx context.Context) (Lately, error) {
 			shields = append(shields, r.ID)
 		}
 	}
-	rows, err := s.Store.PutOnBetween(ctx, shields, m.Today.Add(-longestMemo).String(), m.Today.String())
+	rows, err := s.Store.ApplicationsBetween(ctx, shields, m.Today.Add(-longestMemo).String(), m.Today.String())
 	if err != nil {
-		return Lately{}, err
+		return RecentWeather{}, err
 	}
 	seen := map[string]bool{}
 	for _, row := range rows {
@@ -81,7 +81,7 @@ func (s *Service) Lately(ctx context.Context) (Lately, error) {
 		seen[key] = true
 		since, err := s.since(m, s.Base().Remedy(row.Remedy), civil.Must(row.Day))
 		if err != nil {
-			return Lately{}, err
+			return RecentWeather{}, err
 		}
 		out.Out = append(out.Out, Protected{row.CaseID, row.Number, row.Plant, row.Grower, row.Remedy, s.Base().Remedy(row.Remedy).Name, since})
 	}
@@ -124,7 +124,7 @@ func (s *Service) Since(ctx context.Context, id, on string) (sprayday.Since, err
 	return s.since(m, r, day)
 }
 
-func (s *Service) since(m house.Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
+func (s *Service) since(m settings.Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
 	hours, err := s.Weather.Hours(m.Spot(), on.Add(1).Midnight(m.Clock), m.Now) // what fell on the day itself may have been before
 	if err != nil {
 		return sprayday.Since{}, err
@@ -148,7 +148,7 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 	if err != nil {
 		return remedy.WinterPlan{}, err
 	}
-	sit := remedy.Situation{Host: in.Host, South: m.South(), House: m.Rules, BadYear: in.BadYear, Schools: house.KnownSchools(s.Base(), nil)}
+	sit := remedy.Situation{Host: in.Host, South: m.South(), House: m.Rules, BadYear: in.BadYear, Schools: settings.KnownSchools(s.Base(), nil)}
 	if in.Case != "" {
 		c, err := s.Read(ctx, in.Case)
 		if err != nil {

@@ -14,7 +14,7 @@ import (
 	"time"
 
 	"botanik/internal/desk"
-	"botanik/internal/gateway"
+	"botanik/internal/messaging"
 	recordroom "botanik/internal/records"
 	"botanik/internal/store"
 
@@ -151,11 +151,11 @@ func TestOnesOwnTableComesInByItself(t *testing.T) {
 func TestWithoutAGatewayNothingIsSentAndItIsSaid(t *testing.T) {
 	ctx := context.Background()
 	b := written(t, "ilse@terrace.example")
-	none := gateway.New(nil, func(context.Context) (string, error) { return "", nil })
+	none := messaging.New(nil, func(context.Context) (string, error) { return "", nil })
 	_, err := b.Send(ctx, b.who, b.v.ID, "page")
 	require.NoError(t, err)
 	for range 3 {
-		_, err := b.WorkOutbox(ctx, none)
+		_, err := b.DeliverOutbox(ctx, none)
 		require.NoError(t, err)
 		b.now = b.now.Add(time.Hour)
 	}
@@ -189,7 +189,7 @@ func TestAMovedDayAndItsMessageAreOne(t *testing.T) {
 
 	// The table of messages refuses: nothing of it stands.
 	require.NoError(t, b.sql("CREATE TRIGGER refuse BEFORE INSERT ON outbox BEGIN SELECT RAISE(ABORT, 'full'); END"))
-	n, err := b.TurnOfWeather(ctx)
+	n, err := b.RescheduleForWeather(ctx)
 	require.Error(t, err)
 	assert.Zero(t, n)
 	v, err := b.View(ctx, b.v.ID)
@@ -197,7 +197,7 @@ func TestAMovedDayAndItsMessageAreOne(t *testing.T) {
 	assert.Equal(t, was, v.Days.On[0])
 	require.NoError(t, b.sql("DROP TRIGGER refuse"))
 
-	n, err = b.TurnOfWeather(ctx)
+	n, err = b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Equal(t, 1, n)
 	v, err = b.View(ctx, b.v.ID)
@@ -230,7 +230,7 @@ func TestWhatWorkedIsTheSameEverywhere(t *testing.T) {
 	require.NoError(t, err)
 	for _, x := range s.Advised {
 		if x.Cause == "two-spotted-mite" && x.Remedy == "soap" {
-			assert.Equal(t, a.Worked[0].Worked, x.Worked)
+			assert.Equal(t, a.Worked[0].SuccessRate, x.SuccessRate)
 			return
 		}
 	}

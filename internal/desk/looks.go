@@ -11,7 +11,7 @@ import (
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // LookInput is one finding answered, or taken back.
@@ -37,7 +37,7 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, i
 	if f == nil {
 		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
 	}
-	return s.Change(ctx, who, id, from, "look", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "look", func(m settings.Moment, c *Case) (string, error) {
 		if l.State != "" {
 			if err := s.Engine().Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
 				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
@@ -104,7 +104,7 @@ func lookLine(f *knowledge.Finding, l differential.Look, off bool) string {
 	if l.Certainty == "think" || l.Certainty == "guess" {
 		text += " (" + l.Certainty + ")"
 	}
-	if l.Instrument == differential.Told {
+	if l.Instrument == differential.FromHistory {
 		text += ", told"
 	}
 	return f.Name + ": " + text

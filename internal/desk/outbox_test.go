@@ -8,11 +8,11 @@ import (
 	"testing"
 	"time"
 
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/gateway"
-	"botanik/internal/house"
 	looproom "botanik/internal/loop"
-	"botanik/internal/people"
+	"botanik/internal/messaging"
+	"botanik/internal/settings"
 	"botanik/internal/simulated"
 
 	"github.com/stretchr/testify/assert"
@@ -43,8 +43,8 @@ func TestAMessageOnItsWay(t *testing.T) {
 	for contact, want := range map[string]string{"ilse@terrace.example": "delivered", "tel 0117 220": "delivered", "bounce@terrace.example": "bounced", "fail@terrace.example": "failed", "refuse@terrace.example": "failed", "busy@terrace.example": "delivered", "answer@terrace.example": "answered"} {
 		b := written(t, contact)
 		g := simulated.NewGateway()
-		c := gateway.New(g, func(context.Context) (string, error) { return "", nil })
-		_, err := b.Send(ctx, desk.Person{Role: people.Trainee}, b.v.ID, "page")
+		c := messaging.New(g, func(context.Context) (string, error) { return "", nil })
+		_, err := b.Send(ctx, desk.Person{Role: accounts.Trainee}, b.v.ID, "page")
 		require.ErrorIs(t, err, desk.ErrForbidden)
 		for range 2 {
 			list, err := b.Send(ctx, b.who, b.v.ID, "page")
@@ -52,7 +52,7 @@ func TestAMessageOnItsWay(t *testing.T) {
 			require.Len(t, list, 1, "pressed twice, written once")
 		}
 		for range 12 {
-			_, err := b.WorkOutbox(ctx, c)
+			_, err := b.DeliverOutbox(ctx, c)
 			require.NoError(t, err)
 			b.now = b.now.Add(10 * time.Minute)
 		}
@@ -80,8 +80,8 @@ func TestWhoGetsNoMessage(t *testing.T) {
 	require.NoError(t, err)
 	require.NoError(t, b.NoMessages(ctx, b.who, b.v.ID, true))
 	g := simulated.NewGateway()
-	c := gateway.New(g, func(context.Context) (string, error) { return "", nil })
-	_, err = b.WorkOutbox(ctx, c)
+	c := messaging.New(g, func(context.Context) (string, error) { return "", nil })
+	_, err = b.DeliverOutbox(ctx, c)
 	require.NoError(t, err)
 	_, err = b.Send(ctx, b.who, b.v.ID, "ask")
 	require.NoError(t, err)
@@ -133,7 +133,7 @@ func TestTheWordsOfAMessage(t *testing.T) {
 		id.Gateway = bad
 		assert.Error(t, b.House.SetIdentity(ctx, boss, id, at+1), bad)
 	}
-	assert.Equal(t, "x ", house.Fill("x {nothing}", nil)+" ")
+	assert.Equal(t, "x ", settings.Fill("x {nothing}", nil)+" ")
 }
 
 // flaky carries messages and breaks in every way: before it took one, and after.
@@ -146,21 +146,21 @@ type flaky struct {
 
 func (f *flaky) Once(context.Context) bool { return f.once }
 
-func (f *flaky) Send(_ context.Context, m gateway.Message) (gateway.Receipt, error) {
+func (f *flaky) Send(_ context.Context, m messaging.Message) (messaging.Receipt, error) {
 	f.mu.Lock()
 	defer f.mu.Unlock()
 	switch f.plan() {
 	case 0:
-		return gateway.Receipt{}, errors.New("nobody there")
+		return messaging.Receipt{}, errors.New("nobody there")
 	case 1: // taken, and the receipt is lost
 		f.take(m.ID)
 		if f.once {
-			return gateway.Receipt{}, errors.New("broke off")
+			return messaging.Receipt{}, errors.New("broke off")
 		}
-		return gateway.Receipt{}, gateway.ErrUnsure
+		return messaging.Receipt{}, messaging.ErrUnsure
 	}
 	f.take(m.ID)
-	return gateway.Receipt{State: "sent"}, nil
+	return messaging.Receipt{State: "sent"}, nil
 }
 
 // take counts what goes out: one that knows its keys sends a key once.
@@ -170,8 +170,8 @@ func (f *flaky) take(id string) {
 	}
 }
 
-func (f *flaky) State(context.Context, string) (gateway.Receipt, error) {
-	return gateway.Receipt{State: "delivered"}, nil
+func (f *flaky) State(context.Context, string) (messaging.Receipt, error) {
+	return messaging.Receipt{State: "delivered"}, nil
 }
 
 // Whatever breaks: two workers at once, one that dies before it sends and one that dies
@@ -205,24 +205,24 @@ func TestNoMessageGoesOutTwice(t *testing.T) {
 				require.NoError(rt, err)
 				for _, m := range due {
 					if m.Said != "lost" || f.once {
-						_, _ = f.Send(ctx, gateway.Message{ID: m.ID})
+						_, _ = f.Send(ctx, messaging.Message{ID: m.ID})
 					}
 				}
 			case 2: // two at once
 				var w sync.WaitGroup
 				for range 2 {
-					w.Go(func() { _, _ = b.WorkOutbox(ctx, f) })
+					w.Go(func() { _, _ = b.DeliverOutbox(ctx, f) })
 				}
 				w.Wait()
 			default:
-				_, err := b.WorkOutbox(ctx, f)
+				_, err := b.DeliverOutbox(ctx, f)
 				require.NoError(rt, err)
 			}
 			b.now = b.now.Add(time.Duration(rapid.IntRange(1, 200).Draw(rt, "minutes")) * time.Minute)
 		}
 		breaks = []int{2}
 		for range 8 {
-			_, err := b.WorkOutbox(ctx, f)
+			_, err := b.DeliverOutbox(ctx, f)
 			require.NoError(rt, err)
 			b.now = b.now.Add(8 * time.Hour)
 		}

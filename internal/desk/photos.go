@@ -11,10 +11,10 @@ import (
 	"unicode"
 
 	"botanik/core/fault"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
 	"botanik/internal/photo"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -39,7 +39,7 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ settings.Moment, c *Case) (string, error) {
 		if err := MayAddPhoto(c); err != nil {
 			return "", err
 		}
@@ -87,7 +87,7 @@ func photoName(s string) string {
 
 // DropPhoto takes a picture off the case; undo brings it back.
 func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int, photoID string) (View, error) {
-	return s.Change(ctx, who, id, from, "photo", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ settings.Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound
@@ -114,8 +114,8 @@ func (s *Service) Photo(ctx context.Context, id, photoID string) ([]byte, error)
 // MarksInput is what is to be kept with a picture: lengths and areas, a share of a
 // leaf, or both; neither takes the marks away.
 type MarksInput struct {
-	Marks *scope.PhotoRequest `json:"marks,omitempty" doc:"a known length and what was measured by it"`
-	Leaf  *scope.ShareRequest `json:"leaf,omitempty" doc:"a leaf and how its sick part was told"`
+	Marks *microscopy.PhotoRequest `json:"marks,omitempty" doc:"a known length and what was measured by it"`
+	Leaf  *microscopy.ShareRequest `json:"leaf,omitempty" doc:"a leaf and how its sick part was told"`
 }
 
 // MarkPhoto keeps what was measured on a picture with it.
@@ -123,7 +123,7 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 	marks := casefile.Marks{By: who.Name, At: s.Now()}
 	said := []string{}
 	if in.Marks != nil {
-		found, err := scope.Measure(*in.Marks)
+		found, err := microscopy.Measure(*in.Marks)
 		if err != nil {
 			return View{}, fault.Rename(err, func(f fault.Fault) fault.Fault { f.Field = "marks." + f.Field; return f })
 		}
@@ -140,7 +140,7 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 		marks.Leaf = &casefile.LeafShare{Asked: *in.Leaf, Found: found}
 		said = append(said, "sick: "+found.Text)
 	}
-	return s.Change(ctx, who, id, from, "photo", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(m settings.Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound
@@ -158,18 +158,18 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 
 // ShareOfLeaf works out how much of a leaf on a picture is sick, with a picture of the
 // part that is, as PNG, clear elsewhere.
-func (s *Service) ShareOfLeaf(ctx context.Context, id, photoID string, in scope.ShareRequest) (scope.ShareFound, []byte, error) {
+func (s *Service) ShareOfLeaf(ctx context.Context, id, photoID string, in microscopy.ShareRequest) (microscopy.ShareFound, []byte, error) {
 	data, err := s.Photo(ctx, id, photoID)
 	if err != nil {
-		return scope.ShareFound{}, nil, err
+		return microscopy.ShareFound{}, nil, err
 	}
 	img, err := jpeg.Decode(bytes.NewReader(data))
 	if err != nil {
-		return scope.ShareFound{}, nil, err
+		return microscopy.ShareFound{}, nil, err
 	}
-	found, mask, err := scope.Share(img, in)
+	found, mask, err := microscopy.Share(img, in)
 	if err != nil {
-		return scope.ShareFound{}, nil, err
+		return microscopy.ShareFound{}, nil, err
 	}
 	png, err := photo.Mask(mask, img.Bounds().Dx())
 	return found, png, err

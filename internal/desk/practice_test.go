@@ -5,9 +5,9 @@ import (
 	"testing"
 	"time"
 
-	"botanik/core/drill"
+	"botanik/core/training"
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -20,8 +20,8 @@ func TestPracticeByShortQuestions(t *testing.T) {
 	b := open(t)
 	staff := b.staffed("odile", "ansel", "brann", "wren")
 	wren, brann := staff[3], staff[2]
-	for _, kind := range drill.Kinds {
-		q, err := b.AskMe(ctx, wren, kind)
+	for _, kind := range training.Kinds {
+		q, err := b.NextQuestion(ctx, wren, kind)
 		require.NoError(t, err, kind)
 		assert.Equal(t, kind, q.Kind)
 		_, err = b.AnswerMe(ctx, brann, q.ID, q.Options[0].ID, .7)
@@ -37,16 +37,16 @@ func TestPracticeByShortQuestions(t *testing.T) {
 		_, err = b.AnswerMe(ctx, wren, q.ID, q.Options[0].ID, .7)
 		require.ErrorIs(t, err, desk.ErrNotFound, "once")
 	}
-	_, err := b.AskMe(ctx, wren, "dragons")
+	_, err := b.NextQuestion(ctx, wren, "dragons")
 	require.ErrorContains(t, err, "kind")
-	p, err := b.HowIDo(ctx, wren)
+	p, err := b.Progress(ctx, wren)
 	require.NoError(t, err)
-	assert.Equal(t, len(drill.Kinds), p.Today)
+	assert.Equal(t, len(training.Kinds), p.Today)
 	assert.Equal(t, 1, p.Days)
 	b.now = b.now.AddDate(0, 0, 40)
-	p, err = b.HowIDo(ctx, wren)
+	p, err = b.Progress(ctx, wren)
 	require.NoError(t, err)
-	assert.Equal(t, len(drill.Kinds), p.Due, "all of it fades")
+	assert.Equal(t, len(training.Kinds), p.Due, "all of it fades")
 	assert.Zero(t, p.Days)
 	n, err := b.Find(ctx, desk.FindInput{})
 	require.NoError(t, err)
@@ -60,17 +60,17 @@ func TestPracticeOnAWholeCase(t *testing.T) {
 	b := open(t)
 	staff := b.staffed("odile", "ansel", "brann", "wren")
 	odile, wren := staff[0], staff[3]
-	require.ErrorIs(t, b.House.SetCourse(ctx, wren, house.Course{}, 0), desk.ErrForbidden)
-	require.ErrorContains(t, b.House.SetCourse(ctx, odile, house.Course{Classes: []string{"dragons"}}, 0), "classes[0]")
-	require.ErrorContains(t, b.House.SetCourse(ctx, odile, house.Course{Kinds: []string{"dance"}}, 0), "kinds[0]")
-	require.NoError(t, b.House.SetCourse(ctx, odile, house.Course{Name: "scales before spring", Classes: []string{"armored-scale", "soft-scale"}, Kinds: []string{"plate"}}, 0))
+	require.ErrorIs(t, b.House.SetCourse(ctx, wren, settings.Course{}, 0), desk.ErrForbidden)
+	require.ErrorContains(t, b.House.SetCourse(ctx, odile, settings.Course{Classes: []string{"dragons"}}, 0), "classes[0]")
+	require.ErrorContains(t, b.House.SetCourse(ctx, odile, settings.Course{Kinds: []string{"dance"}}, 0), "kinds[0]")
+	require.NoError(t, b.House.SetCourse(ctx, odile, settings.Course{Name: "scales before spring", Classes: []string{"armored-scale", "soft-scale"}, Kinds: []string{"plate"}}, 0))
 	scale := func(id string) bool {
 		c := b.Base().Cause(id)
 		return c != nil && (c.Class == "armored-scale" || c.Class == "soft-scale")
 	}
 	scales := 0
 	for range 12 {
-		q, err := b.AskMe(ctx, wren, "")
+		q, err := b.NextQuestion(ctx, wren, "")
 		require.NoError(t, err)
 		require.Equal(t, "plate", q.Kind)
 		if scale(q.Plate) {
@@ -106,20 +106,20 @@ func TestPracticeOnAWholeCase(t *testing.T) {
 	assert.True(t, c.Used)
 	_, err = b.LookInPractice(ctx, wren, c.ID, "silk")
 	require.ErrorContains(t, err, "used up")
-	for says, v := range map[string]drill.PracticeVerdict{"cause": {Cause: "dragon", Act: "wait"}, "act": {Act: "dance"}, "remedy": {Act: "act", Remedy: "dragon"}, "sure": {Act: "wait", Sure: 2}, "amount": {Act: "act", Remedy: "soap", Amount: "a glug"}, "every": {Act: "act", Remedy: "soap", Every: 400}} {
+	for says, v := range map[string]training.PracticeVerdict{"cause": {Cause: "dragon", Act: "wait"}, "act": {Act: "dance"}, "remedy": {Act: "act", Remedy: "dragon"}, "sure": {Act: "wait", Sure: 2}, "amount": {Act: "act", Remedy: "soap", Amount: "a glug"}, "every": {Act: "act", Remedy: "soap", Every: 400}} {
 		_, err = b.JudgePractice(ctx, wren, c.ID, v)
 		require.ErrorContains(t, err, says)
 	}
-	s, err := b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Act: "refer", Sure: .5})
+	s, err := b.JudgePractice(ctx, wren, c.ID, training.PracticeVerdict{Act: "refer", Sure: .5})
 	require.NoError(t, err)
 	assert.Len(t, s.Steps, 2)
 	assert.NotEmpty(t, s.Expert)
 	if scale(s.TruthID) { // a whole case is of the course as well, when one of it was drawn
 		scales++
 	}
-	_, err = b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Act: "refer"})
+	_, err = b.JudgePractice(ctx, wren, c.ID, training.PracticeVerdict{Act: "refer"})
 	require.ErrorIs(t, err, desk.ErrNotFound)
-	p, err := b.HowIDo(ctx, wren)
+	p, err := b.Progress(ctx, wren)
 	require.NoError(t, err)
 	assert.Equal(t, []int{s.Points}, p.Cases)
 	assert.NotEmpty(t, p.Calibration.Says)
@@ -167,7 +167,7 @@ func TestOldCasesArePractisedOn(t *testing.T) {
 	c, err = b.LookInPractice(ctx, wren, c.ID, "silk")
 	require.NoError(t, err)
 	require.Len(t, c.Looks, 1)
-	s, err := b.JudgePractice(ctx, wren, c.ID, drill.PracticeVerdict{Cause: "two-spotted-mite", Sure: .85, Act: "wait"})
+	s, err := b.JudgePractice(ctx, wren, c.ID, training.PracticeVerdict{Cause: "two-spotted-mite", Sure: .85, Act: "wait"})
 	require.NoError(t, err)
 	assert.Equal(t, "red-mite", s.TruthID, "what the laboratory found")
 	list, err = b.OldCases(ctx, wren)

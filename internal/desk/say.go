@@ -4,12 +4,12 @@ import (
 	"context"
 	"sync"
 
-	"botanik/core/saying"
+	"botanik/core/vernacular"
 )
 
 // Lines are the findings that what somebody said could mean.
 type Lines struct {
-	Lines []saying.Line `json:"lines"`
+	Lines []vernacular.Line `json:"lines"`
 }
 
 // mostLines of a search; further down nobody reads.
@@ -19,13 +19,13 @@ const mostLines = 12
 // that were opened from the same files.
 var indexes sync.Map
 
-func (s *Service) index() *saying.Index {
+func (s *Service) index() *vernacular.Index {
 	files := s.written.Load()
 	x, ok := indexes.Load(files)
 	if !ok {
-		x, _ = indexes.LoadOrStore(files, saying.New(files))
+		x, _ = indexes.LoadOrStore(files, vernacular.New(files))
 	}
-	return x.(*saying.Index)
+	return x.(*vernacular.Index)
 }
 
 // Say finds the lines of the Look step by the words a person has for what they see.

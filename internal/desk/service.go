@@ -15,11 +15,11 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/weather"
-	"botanik/internal/air"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
+	"botanik/internal/weathersource"
 
 	"github.com/oklog/ulid/v2"
 )
@@ -29,17 +29,17 @@ var (
 	ErrNotFound  = store.ErrNotFound
 	ErrStale     = store.ErrStale
 	ErrKeyUsed   = store.ErrKeyUsed
-	ErrForbidden = people.ErrForbidden
+	ErrForbidden = accounts.ErrForbidden
 )
 
 // Person is who acts.
-type Person = people.Person
+type Person = accounts.Person
 
 // Service does what people do. Safe for many goroutines.
 type Service struct {
 	Store   *store.Store
-	House   *house.Service
-	Weather *air.Joined
+	House   *settings.Service
+	Weather *weathersource.Joined
 	Now     func() time.Time
 
 	// Books reads the herbarium with a desk's own folder laid over it; nil where this desk
@@ -74,9 +74,9 @@ func (s *Service) Base() *knowledge.Base { return s.book.Load().base }
 // Engine ranks by Base.
 func (s *Service) Engine() *differential.Engine { return s.book.Load().engine() }
 
-// Settle reads where the desk is from its House rules, opens the book for it, and brings what
+// Open reads where the desk is from its House rules, opens the book for it, and brings what
 // cases are found by up to date.
-func (s *Service) Settle(ctx context.Context) error {
+func (s *Service) Open(ctx context.Context) error {
 	rules, _, err := s.House.Rules(ctx)
 	if err != nil {
 		return err
@@ -113,12 +113,12 @@ func bookOf(b *knowledge.Base) *book {
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
 	s := &Service{Store: st, Now: now, Begun: now(), reading: make(chan struct{}, 1)}
 	s.written.Store(base)
-	s.Weather = &air.Joined{Kept: s, StandIn: standIn, Station: air.NewStation(func(ctx context.Context) (string, error) {
+	s.Weather = &weathersource.Joined{Kept: s, StandIn: standIn, Station: weathersource.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
 		return id.WeatherStation, err
 	}, func() time.Time { return s.Now() })}
 	s.openBook(knowledge.Local{})
-	s.House = house.New(st, base, func() time.Time { return s.Now() })
+	s.House = settings.New(st, base, func() time.Time { return s.Now() })
 	s.House.Trouble = func(err error) { s.LogError("a house document cannot be read; its default holds", err) }
 	s.House.Changed = func(h remedy.House) {
 		if !reflect.DeepEqual(h.Local, s.Base().Local) { // an engine is built anew only for another book

@@ -8,20 +8,20 @@ import (
 	"botanik/core/differential"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 )
 
 // KeyInput is what was seen on a slide, of a case or of none.
 type KeyInput struct {
-	Group string       `json:"group" maxLength:"40"`
-	Seen  []scope.Seen `json:"seen" maxItems:"60"`
-	Case  string       `json:"case,omitempty" maxLength:"40" doc:"whose plant and looks are held beside it"`
-	Host  string       `json:"host,omitempty" maxLength:"60" doc:"a plant by id, where there is no case"`
+	Group string            `json:"group" maxLength:"40"`
+	Seen  []microscopy.Seen `json:"seen" maxItems:"60"`
+	Case  string            `json:"case,omitempty" maxLength:"40" doc:"whose plant and looks are held beside it"`
+	Host  string            `json:"host,omitempty" maxLength:"60" doc:"a plant by id, where there is no case"`
 }
 
 // KeyAnswer is the species weighed, and what of it is a look of the case.
 type KeyAnswer struct {
-	scope.Keyed
+	microscopy.Keyed
 	Looks []KeyLook `json:"looks"`
 }
 
@@ -101,7 +101,7 @@ func growsAs(h *knowledge.Host) []string {
 }
 
 // lookOf is the look of a case that an answer of the key gives, where it gives one.
-func lookOf(b *knowledge.Base, x scope.Seen) (KeyLook, bool) {
+func lookOf(b *knowledge.Base, x microscopy.Seen) (KeyLook, bool) {
 	c := b.SlideKey.Character(x.Character)
 	if c == nil || c.Looks == nil {
 		return KeyLook{}, false
@@ -109,12 +109,12 @@ func lookOf(b *knowledge.Base, x scope.Seen) (KeyLook, bool) {
 	l := KeyLook{Finding: c.Looks.Finding, Certainty: x.Certainty}
 	at := x.State
 	if m := c.Measure; m != nil {
-		above := scope.Above(x, m.Line)
+		above := microscopy.Above(x, m.Line)
 		at = "above"
 		if above < .5 {
 			at, above = "below", 1-above
 		}
-		l.Certainty = scope.Certainty(above)
+		l.Certainty = microscopy.Certainty(above)
 		l.Measured = fmt.Sprintf("%s against %s: %.2f", m.A, m.B, x.Ratio)
 	}
 	f := b.Finding(l.Finding)

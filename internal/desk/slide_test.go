@@ -7,7 +7,7 @@ import (
 
 	"botanik/core/differential"
 	"botanik/core/fault"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 
@@ -28,12 +28,12 @@ func TestKeyAndLooksAgree(t *testing.T) {
 			continue
 		}
 		keyed++
-		seen := []scope.Seen{}
+		seen := []microscopy.Seen{}
 		for _, ch := range key.Characters {
 			if r, ok := s.Ranges[ch.ID]; ok {
-				seen = append(seen, scope.Seen{Character: ch.ID, Ratio: (r[0] + r[1]) / 2, SD: .02})
+				seen = append(seen, microscopy.Seen{Character: ch.ID, Ratio: (r[0] + r[1]) / 2, SD: .02})
 			} else if st := s.States[ch.ID]; len(st) > 0 {
-				seen = append(seen, scope.Seen{Character: ch.ID, State: st[0]})
+				seen = append(seen, microscopy.Seen{Character: ch.ID, State: st[0]})
 			}
 		}
 		a, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Seen: seen})
@@ -85,14 +85,14 @@ func TestASlideIsHeldAgainstPlantAndLooks(t *testing.T) {
 		}
 		b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: f, State: s}))
 	}
-	seen := []scope.Seen{{Character: "body", State: "kidney"}, {Character: "birth-pores", State: "none"}, {Character: "patches", State: "there"}, {Character: "plates", State: "clubbed"}, {Character: "lobes", State: "three"}}
+	seen := []microscopy.Seen{{Character: "body", State: "kidney"}, {Character: "birth-pores", State: "none"}, {Character: "patches", State: "there"}, {Character: "plates", State: "clubbed"}, {Character: "lobes", State: "three"}}
 	a, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Case: b.v.ID, Seen: seen})
 	require.NoError(t, err)
 	assert.Equal(t, "red-scale", a.Fits[0].Cause)
 	assert.Contains(t, a.Notes[len(a.Notes)-1], "points to Two-spotted spider mite", "what was seen on the plant speaks for something else")
 	b.keep(b.CheckIn(ctx, b.who, casefile.Intake{Grower: "Ilse", Plant: "oleander", Place: "greenhouse", Story: "x"}, ""))
 	b.keep(b.Look(ctx, b.who, b.v.ID, b.v.Version, differential.Look{Finding: "main-sign", State: "lumps"}))
-	oleander := []scope.Seen{{Character: "lobes", State: "three"}, {Character: "birth-pores", State: "four"}, {Character: "opening-lobe", Ratio: .7, SD: .04}, {Character: "body", State: "round"}}
+	oleander := []microscopy.Seen{{Character: "lobes", State: "three"}, {Character: "birth-pores", State: "four"}, {Character: "opening-lobe", Ratio: .7, SD: .04}, {Character: "body", State: "round"}}
 	before, err := b.Key(ctx, desk.KeyInput{Group: "armored scale", Case: b.v.ID, Seen: oleander})
 	require.NoError(t, err)
 	assert.NotContains(t, strings.Join(before.Notes, " "), "would not explain")
@@ -107,11 +107,11 @@ func TestASlideIsHeldAgainstPlantAndLooks(t *testing.T) {
 	for field, in := range map[string]desk.KeyInput{
 		"group":             {Group: "moss"},
 		"host":              {Group: "mite", Host: "triffid"},
-		"seen[0].character": {Group: "mite", Seen: []scope.Seen{{Character: "lobes", State: "one"}}},
-		"seen[0].state":     {Group: "mite", Seen: []scope.Seen{{Character: "flat", State: "round"}}},
-		"seen[1].character": {Group: "mite", Seen: []scope.Seen{{Character: "flat", State: "flat"}, {Character: "flat", State: "domed"}}},
-		"seen[0].ratio":     {Group: "armored scale", Seen: []scope.Seen{{Character: "opening-lobe", State: "above"}}},
-		"seen[0].sd":        {Group: "armored scale", Seen: []scope.Seen{{Character: "opening-lobe", Ratio: 1, SD: -1}}},
+		"seen[0].character": {Group: "mite", Seen: []microscopy.Seen{{Character: "lobes", State: "one"}}},
+		"seen[0].state":     {Group: "mite", Seen: []microscopy.Seen{{Character: "flat", State: "round"}}},
+		"seen[1].character": {Group: "mite", Seen: []microscopy.Seen{{Character: "flat", State: "flat"}, {Character: "flat", State: "domed"}}},
+		"seen[0].ratio":     {Group: "armored scale", Seen: []microscopy.Seen{{Character: "opening-lobe", State: "above"}}},
+		"seen[0].sd":        {Group: "armored scale", Seen: []microscopy.Seen{{Character: "opening-lobe", Ratio: 1, SD: -1}}},
 	} {
 		_, err := b.Key(ctx, in)
 		list := fault.From(err)

@@ -13,7 +13,7 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // SprayAsk is what is to be put on, and where.
@@ -82,8 +82,8 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 
 // judge lays the hours on their days. A day more than is shown is looked at, so that
 // the last one's drying is known.
-func (w *SprayWeek) judge(m house.Moment, hours []weather.Hour) {
-	judged, wet := sprayday.Judge(hours, w.Needs, m.Spot().Lat, m.Spot().Lon), sprayday.Wet(hours)
+func (w *SprayWeek) judge(m settings.Moment, hours []weather.Hour) {
+	judged, wet := sprayday.JudgeHours(hours, w.Needs, m.Spot().Lat, m.Spot().Lon), sprayday.Wet(hours)
 	ahead := []sprayday.Judged{}
 	for i, h := range judged {
 		day := civil.Of(h.At, m.Clock)

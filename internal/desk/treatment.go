@@ -14,13 +14,13 @@ import (
 	"botanik/core/season"
 	"botanik/core/weather"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // situation is the case as a treatment sees it at a moment.
-func (s *Service) situation(m house.Moment, c *Case) (remedy.Situation, error) {
+func (s *Service) situation(m settings.Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: house.KnownSchools(s.Base(), c.Schools)}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: settings.KnownSchools(s.Base(), c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left
@@ -55,7 +55,7 @@ type CaseAdvice struct {
 	Unknown []string `json:"unknown"` // earlier sprays that could not be matched
 	Apart   []string `json:"apart"`   // why what was chosen may not be used together
 
-	Worked []WorkedHere `json:"worked" doc:"what came of each remedy against it at this desk; none from fewer than five cases"`
+	Worked []LocalResult `json:"worked" doc:"what came of each remedy against it at this desk; none from fewer than five cases"`
 }
 
 // Advice answers the ladder for a case today. With remedies chosen, it also
@@ -81,7 +81,7 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	return a, nil
 }
 
-func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation, error) {
+func (s *Service) advice(m settings.Moment, c *Case) (CaseAdvice, remedy.Situation, error) {
 	if c.Verdict == nil || c.Verdict.Cause == "" {
 		return CaseAdvice{}, remedy.Situation{}, fault.New("verdict", "nothing can be advised before it is known what it is", "settle the verdict, or send the sample on")
 	}
@@ -97,7 +97,7 @@ func (s *Service) advice(m house.Moment, c *Case) (CaseAdvice, remedy.Situation,
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []WorkedHere{}}
+	out := CaseAdvice{Advice: a, Unknown: []string{}, Apart: []string{}, Worked: []LocalResult{}}
 	switch {
 	case sit.TempUnknown:
 		out.Weather = "no weather is known: look at a thermometer"
@@ -137,7 +137,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 	if len(ids) == 0 {
 		return View{}, fault.New("remedies", "nothing is chosen", `choose at least one; "leave it and watch" is one`)
 	}
-	return s.Change(ctx, who, id, from, "remedy", func(m house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(m settings.Moment, c *Case) (string, error) {
 		if err := s.mayUse(m, c, ids); err != nil {
 			return "", err
 		}
@@ -152,7 +152,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 }
 
 // mayUse names every chosen remedy that is not allowed for this case today.
-func (s *Service) mayUse(m house.Moment, c *Case, ids []string) error {
+func (s *Service) mayUse(m settings.Moment, c *Case, ids []string) error {
 	a, sit, err := s.advice(m, c)
 	if err != nil {
 		return err
@@ -172,7 +172,7 @@ func (s *Service) mayUse(m house.Moment, c *Case, ids []string) error {
 		}
 		seen[rid] = true
 	}
-	l.AddErr("", remedy.Together(s.Base(), sit, ids))
+	l.AddErr("", remedy.CheckCombination(s.Base(), sit, ids))
 	return l.Err()
 }
 
@@ -186,7 +186,7 @@ func (s *Service) SetSchools(ctx context.Context, who Person, id string, from in
 	if option != "" && x.Option(option) == nil {
 		return View{}, fault.New("option", fmt.Sprintf("%q is not an answer to it", option), "use one of its options, or none for the house's own")
 	}
-	return s.Change(ctx, who, id, from, "remedy", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(_ settings.Moment, c *Case) (string, error) {
 		next := map[string]string{}
 		for k, v := range c.Schools {
 			next[k] = v
@@ -216,19 +216,19 @@ func (s *Service) WeatherFrom(d weather.Day) string {
 	return s.Weather.Kind()
 }
 
-// WorkedHere is what came of a remedy at this desk.
-type WorkedHere struct {
+// LocalResult is what came of a remedy at this desk.
+type LocalResult struct {
 	Remedy string `json:"remedy"`
-	season.Worked
+	season.SuccessRate
 }
 
 // worked is what came of each remedy against a cause here.
-func (s *Service) worked(ctx context.Context, cause string) ([]WorkedHere, error) {
+func (s *Service) worked(ctx context.Context, cause string) ([]LocalResult, error) {
 	rows, err := s.Store.WorkedAgainst(ctx, cause)
-	out := []WorkedHere{}
+	out := []LocalResult{}
 	for _, r := range rows {
 		if w, ok := season.WorkedHere(r.Better, r.N); ok {
-			out = append(out, WorkedHere{r.Remedy, w})
+			out = append(out, LocalResult{r.Remedy, w})
 		}
 	}
 	return out, err

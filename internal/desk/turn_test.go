@@ -7,11 +7,11 @@ import (
 	"time"
 
 	"botanik/core/weather"
+	"botanik/internal/accounts"
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
 	looproom "botanik/internal/loop"
 	overviewroom "botanik/internal/overview"
-	"botanik/internal/people"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -61,14 +61,14 @@ func TestTheWeatherMovesADay(t *testing.T) {
 
 	b.treated(bean)
 	was := b.v.Days.On
-	n, err := b.TurnOfWeather(ctx)
+	n, err := b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n, "good weather moves nothing")
 	first, err := calendar.Of(b.v.Page.Sheet, b.now)
 	require.NoError(t, err)
 
 	air.wet[was[0]] = true
-	n, err = b.TurnOfWeather(ctx)
+	n, err = b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	require.Equal(t, 1, n)
 	v, err := b.View(ctx, b.v.ID)
@@ -97,7 +97,7 @@ func TestTheWeatherMovesADay(t *testing.T) {
 	require.NoError(t, err)
 	assert.Contains(t, notices(today), "moved")
 
-	n, err = b.TurnOfWeather(ctx)
+	n, err = b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n, "once is enough")
 	_, err = b.Undo(ctx, b.who, b.v.ID, v.Version)
@@ -117,12 +117,12 @@ func TestWhatWasDoneIsNotMoved(t *testing.T) {
 	day, err := time.Parse("2006-01-02", first)
 	require.NoError(t, err)
 	b.now = day.Add(21 * time.Hour)
-	n, err := b.TurnOfWeather(ctx)
+	n, err := b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n, "the evening is over, and the day was good")
 	require.NoError(t, b.Tell(ctx, b.v.Page.Token, looproom.TellInput{Done: []string{first}}))
 	air.wet[first] = true
-	n, err = b.TurnOfWeather(ctx)
+	n, err = b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n, "it was ticked off")
 }
@@ -138,7 +138,7 @@ func TestWhatTheWeatherDoesNotMove(t *testing.T) {
 	for i := range 20 {
 		air.wet[b.now.AddDate(0, 0, i).Format("2006-01-02")] = true
 	}
-	n, err := b.TurnOfWeather(ctx)
+	n, err := b.RescheduleForWeather(ctx)
 	require.NoError(t, err)
 	assert.Zero(t, n)
 }
@@ -178,7 +178,7 @@ func TestHoursBroughtIn(t *testing.T) {
 		text += b.now.Truncate(24*time.Hour).Add(time.Duration(i)*time.Hour).Format(time.RFC3339) + ",18,60,2,0\n"
 	}
 	in := desk.WeatherInput{Name: "roof.csv", Text: text}
-	_, err := b.KeepWeather(ctx, desk.Person{Role: people.Trainee}, in)
+	_, err := b.KeepWeather(ctx, desk.Person{Role: accounts.Trainee}, in)
 	require.ErrorIs(t, err, desk.ErrForbidden)
 	files, err := b.KeepWeather(ctx, b.who, in)
 	require.NoError(t, err)

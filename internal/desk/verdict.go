@@ -10,9 +10,9 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 )
 
 // VerdictInput is what the advisor says it is.
@@ -27,8 +27,8 @@ type VerdictInput struct {
 // advisor; one that replaces another keeps the reason for the change.
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
-	return s.Change(ctx, who, id, from, "verdict", func(m house.Moment, c *Case) (string, error) {
-		if c.Now().Handover != nil && !who.May(people.ChangeHanded) {
+	return s.Change(ctx, who, id, from, "verdict", func(m settings.Moment, c *Case) (string, error) {
+		if c.Now().Handover != nil && !who.May(accounts.ChangeHanded) {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
 		rank, err := s.rank(ctx, m, c)
@@ -38,7 +38,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if err := s.checkVerdict(c, rank, in); err != nil {
 			return "", err
 		}
-		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(people.SettleVerdicts)}
+		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(accounts.SettleVerdicts)}
 		for _, cand := range rank.Candidates {
 			if cand.Cause == in.Cause {
 				v.P = cand.P
@@ -100,11 +100,11 @@ func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInp
 
 // Review lets an advisor agree with a trainee's verdict, or send it back.
 func (s *Service) Review(ctx context.Context, who Person, id string, from int, agree bool, note string) (View, error) {
-	if !who.May(people.ReviewVerdicts) {
+	if !who.May(accounts.ReviewVerdicts) {
 		return View{}, ErrForbidden
 	}
 	note = humanise.Text(note)
-	return s.Change(ctx, who, id, from, "review", func(_ house.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "review", func(_ settings.Moment, c *Case) (string, error) {
 		if c.Verdict == nil || !c.Verdict.NeedsReview {
 			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")
 		}

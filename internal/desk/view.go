@@ -12,7 +12,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -62,7 +62,7 @@ type View struct {
 	AskOn     string                `json:"askOn,omitempty"`
 	Given     []casefile.Treated    `json:"given" doc:"what this desk's rounds put on it"`
 	Closing   *casefile.Closing     `json:"closing,omitempty"`
-	Keeper    *Keeper               `json:"keeper,omitempty" doc:"whose case it is; nobody's when left out"`
+	Keeper    *Assignee             `json:"keeper,omitempty" doc:"whose case it is; nobody's when left out"`
 	Schools   map[string]string     `json:"schools,omitempty" doc:"answers this case chose over the house's"`
 
 	Reading   differential.Ranking `json:"reading"`
@@ -89,7 +89,7 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 }
 
 // ViewOf is a case as a page shows it, with what its looks say.
-func (s *Service) ViewOf(ctx context.Context, m house.Moment, c *Case) (View, error) {
+func (s *Service) ViewOf(ctx context.Context, m settings.Moment, c *Case) (View, error) {
 	rank, err := s.rank(ctx, m, c)
 	if err != nil {
 		return View{}, err
@@ -101,11 +101,11 @@ func (s *Service) ViewOf(ctx context.Context, m house.Moment, c *Case) (View, er
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
 		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), Release: r.Trainee, HouseNews: []string{},
 	}
-	v.Unusual = season.Unusual(season.Brought{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
+	v.Unusual = season.Unusual(season.Sample{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {
 		v.Doses = []casefile.KeptDose{}
 	}
-	if v.Keeper, err = s.keeper(ctx, &c.Doc); err != nil {
+	if v.Keeper, err = s.assignee(ctx, &c.Doc); err != nil {
 		return View{}, err
 	}
 	if e, ok, err := s.undoable(ctx, c.ID); err != nil {
@@ -128,7 +128,7 @@ func (s *Service) spoken(c *Case) []knowledge.Spoken {
 
 // rank is what the looks say, by what is known before looking: the plant, the
 // season and place, and what this desk itself settled lately.
-func (s *Service) rank(ctx context.Context, m house.Moment, c *Case) (differential.Ranking, error) {
+func (s *Service) rank(ctx context.Context, m settings.Moment, c *Case) (differential.Ranking, error) {
 	set := differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
 	var err error
 	if set.Desk, err = s.prior(ctx, m.Today); err != nil {
@@ -196,7 +196,7 @@ func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 
 // TagOf is a case as its tag in a tray.
 func (s *Service) TagOf(r store.Case) Tag {
-	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.Moment(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
+	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.ParseTime(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
 	if k := s.Base().Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
 	}
@@ -238,14 +238,14 @@ func (s *Service) undoable(ctx context.Context, id string) (store.Event, bool, e
 	return store.Event{}, false, nil
 }
 
-// Keeper is whose case it is.
-type Keeper struct {
+// Assignee is whose case it is.
+type Assignee struct {
 	ID   string `json:"id"`
 	Name string `json:"name"`
 }
 
-// keeper names whose case it is; nil while nobody took it.
-func (s *Service) keeper(ctx context.Context, d *casefile.Doc) (*Keeper, error) {
+// assignee names whose case it is; nil while nobody took it.
+func (s *Service) assignee(ctx context.Context, d *casefile.Doc) (*Assignee, error) {
 	if d.Keeper == "" {
 		return nil, nil //nolint:nilnil // nobody's is an answer
 	}
@@ -255,8 +255,8 @@ func (s *Service) keeper(ctx context.Context, d *casefile.Doc) (*Keeper, error) 
 	}
 	for _, a := range accounts {
 		if a.ID == d.Keeper {
-			return &Keeper{a.ID, a.Name}, nil
+			return &Assignee{a.ID, a.Name}, nil
 		}
 	}
-	return &Keeper{d.Keeper, "somebody of before"}, nil
+	return &Assignee{d.Keeper, "somebody of before"}, nil
 }

@@ -8,22 +8,22 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/core/weather"
-	"botanik/internal/hourly"
-	"botanik/internal/people"
+	"botanik/internal/accounts"
 	"botanik/internal/store"
+	"botanik/internal/weatherfile"
 )
 
 // WeatherInput is a file of hours, and how it is to be read.
 type WeatherInput struct {
-	Name    string         `json:"name" maxLength:"120" doc:"the file's own name"`
-	Text    string         `json:"text" doc:"CSV or JSON, at most 8 MB"`
-	Mapping hourly.Mapping `json:"mapping,omitzero" required:"false"`
-	Sure    bool           `json:"sure,omitempty" doc:"what looks wrong was looked at and is right"`
+	Name    string              `json:"name" maxLength:"120" doc:"the file's own name"`
+	Text    string              `json:"text" doc:"CSV or JSON, at most 8 MB"`
+	Mapping weatherfile.Mapping `json:"mapping,omitzero" required:"false"`
+	Sure    bool                `json:"sure,omitempty" doc:"what looks wrong was looked at and is right"`
 }
 
 // WeatherReading is what a file holds: the reading, and its hours in short.
 type WeatherReading struct {
-	hourly.Reading
+	weatherfile.Reading
 	Count int            `json:"count" doc:"hours"`
 	First time.Time      `json:"first"`
 	Last  time.Time      `json:"last"`
@@ -43,7 +43,7 @@ func (s *Service) ReadWeather(ctx context.Context, in WeatherInput) (WeatherRead
 	if err != nil {
 		return WeatherReading{}, err
 	}
-	r, err := hourly.Read(in.Text, in.Mapping, m.Clock)
+	r, err := weatherfile.Read(in.Text, in.Mapping, m.Clock)
 	done()
 	if err != nil {
 		return WeatherReading{}, err
@@ -74,7 +74,7 @@ const mostWeatherFiles = 260
 // station's and the simulated ones. Errors name doubts where something looks wrong and
 // nobody said it is right.
 func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) ([]WeatherFile, error) {
-	if !who.May(people.BringWeather) {
+	if !who.May(accounts.BringWeather) {
 		return nil, ErrForbidden
 	}
 	if in.Name = humanise.Line(in.Name); in.Name == "" {
@@ -124,14 +124,14 @@ func (s *Service) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
 	rows, err := s.Store.WeatherFiles(ctx)
 	out := []WeatherFile{}
 	for _, f := range rows {
-		out = append(out, WeatherFile{f.ID, f.Name, f.Who, store.Moment(f.At), time.Unix(f.First, 0).In(m.Clock), time.Unix(f.Last, 0).In(m.Clock), f.Hours})
+		out = append(out, WeatherFile{f.ID, f.Name, f.Who, store.ParseTime(f.At), time.Unix(f.First, 0).In(m.Clock), time.Unix(f.Last, 0).In(m.Clock), f.Hours})
 	}
 	return out, err
 }
 
 // DropWeather takes a file's hours out again.
 func (s *Service) DropWeather(ctx context.Context, who Person, id string) ([]WeatherFile, error) {
-	if !who.May(people.BringWeather) {
+	if !who.May(accounts.BringWeather) {
 		return nil, ErrForbidden
 	}
 	if err := s.Store.DropWeather(ctx, id); err != nil {

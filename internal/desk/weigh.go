@@ -13,7 +13,7 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -110,7 +110,7 @@ func threshold(k *knowledge.Cause, own remedy.Borne) scouting.Threshold {
 }
 
 // question is the case as a decision sees it; said when the advisor gave the degree.
-func (s *Service) question(m house.Moment, c *Case, k *knowledge.Cause, in Counted, said bool) (scouting.Question, error) {
+func (s *Service) question(m settings.Moment, c *Case, k *knowledge.Cause, in Counted, said bool) (scouting.Question, error) {
 	q := scouting.Question{
 		Kind: k.Kind, Virus: k.Class == "virus", Regulated: k.Regulated != "", LabOnly: k.LabOnly != "",
 		Doubt: slices.Contains([]string{"open", "undetermined"}, c.Verdict.Degree), Threshold: threshold(k, m.Rules.Borne[k.ID]),
@@ -150,7 +150,7 @@ func (s *Service) question(m house.Moment, c *Case, k *knowledge.Cause, in Count
 }
 
 // youngMonths are the months in which the young of a pest walk, as the seasons fall here.
-func youngMonths(m house.Moment, k *knowledge.Cause) []int {
+func youngMonths(m settings.Moment, k *knowledge.Cause) []int {
 	out := []int{}
 	for _, month := range k.Crawlers { // written for the northern year
 		if m.South() {
@@ -162,7 +162,7 @@ func youngMonths(m house.Moment, k *knowledge.Cause) []int {
 }
 
 // firstYoung is the next month in which they do, 0 where none is known.
-func (s *Service) firstYoung(m house.Moment, c *Case) int {
+func (s *Service) firstYoung(m settings.Moment, c *Case) int {
 	k := s.CauseOf(c)
 	if k == nil {
 		return 0
@@ -177,7 +177,7 @@ func (s *Service) firstYoung(m house.Moment, c *Case) int {
 }
 
 // earlierCounts are what was counted on this case before today, newest last.
-func (s *Service) earlierCounts(m house.Moment, c *Case) []scouting.Past {
+func (s *Service) earlierCounts(m settings.Moment, c *Case) []scouting.Past {
 	out := []scouting.Past{}
 	add := func(day civil.Day, counts []int) {
 		sum, err := scouting.Summarise(counts)
@@ -206,17 +206,17 @@ const (
 
 // lastYear says of the same trouble of this grower's on the same plant, the year
 // before; empty where there was none.
-func (s *Service) lastYear(ctx context.Context, m house.Moment, c *Case) (string, error) {
+func (s *Service) lastYear(ctx context.Context, m settings.Moment, c *Case) (string, error) {
 	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, MostEarlier)
 	if err != nil {
 		return "", err
 	}
 	for _, r := range rows {
-		ago := m.Today.Sub(civil.Of(store.Moment(r.CreatedAt), m.Clock))
+		ago := m.Today.Sub(civil.Of(store.ParseTime(r.CreatedAt), m.Clock))
 		if r.ID == c.ID || r.Cause != c.Verdict.Cause || ago < yearFrom || ago > yearTo {
 			continue
 		}
-		return fmt.Sprintf("%s had it on %s in %s (%s).", c.Intake.Grower, r.Plant, civil.Of(store.Moment(r.CreatedAt), m.Clock).Month(), r.Number), nil
+		return fmt.Sprintf("%s had it on %s in %s (%s).", c.Intake.Grower, r.Plant, civil.Of(store.ParseTime(r.CreatedAt), m.Clock).Month(), r.Number), nil
 	}
 	return "", nil
 }
@@ -229,7 +229,7 @@ func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {
 	out := []string{}
 	for _, l := range c.Looks {
 		f := s.Base().Finding(l.Finding)
-		if f == nil || l.Not || l.Instrument == differential.Told || !slices.Contains(k.Stages, f.Stage) || slices.Contains(out, f.Stage) {
+		if f == nil || l.Not || l.Instrument == differential.FromHistory || !slices.Contains(k.Stages, f.Stage) || slices.Contains(out, f.Stage) {
 			continue
 		}
 		if i := f.State(l.State); i >= 0 && !f.States[i].Absent {
@@ -246,7 +246,7 @@ func (s *Service) degreeSeen(c *Case, k *knowledge.Cause) *SeenDegree {
 	var out *SeenDegree
 	for _, l := range c.Looks {
 		f := s.Base().Finding(l.Finding)
-		if f == nil || l.Not || l.Instrument == differential.Told || k.Findings[l.Finding] == nil {
+		if f == nil || l.Not || l.Instrument == differential.FromHistory || k.Findings[l.Finding] == nil {
 			continue
 		}
 		i := f.State(l.State)
@@ -279,7 +279,7 @@ func (s *Service) whyHere(c *Case, k *knowledge.Cause, out *Weighed) {
 			}
 			if i := f.State(l.State); i >= 0 && f.States[i].Change != "" {
 				st := f.States[i]
-				out.Here = append(out.Here, Favours{Said: f.Name + ": " + cmp.Or(st.Name, st.ID), Change: strings.ToUpper(st.Change[:1]) + st.Change[1:] + ".", Told: f.How == "asked" || l.Instrument == differential.Told})
+				out.Here = append(out.Here, Favours{Said: f.Name + ": " + cmp.Or(st.Name, st.ID), Change: strings.ToUpper(st.Change[:1]) + st.Change[1:] + ".", Told: f.How == "asked" || l.Instrument == differential.FromHistory})
 			}
 		}
 	}
@@ -291,7 +291,7 @@ const wetLately = 14
 
 // wetHere adds the last spell of wet leaves that let a disease in, where the plant
 // stands out of doors.
-func (s *Service) wetHere(m house.Moment, c *Case, k *knowledge.Cause, out *Weighed) error {
+func (s *Service) wetHere(m settings.Moment, c *Case, k *knowledge.Cause, out *Weighed) error {
 	if remedy.Sheltered(c.Intake.Place) {
 		return nil
 	}

@@ -166,7 +166,7 @@ func TestSeveralCasesInOneHandOver(t *testing.T) {
 	b.known(in, "two-spotted-mite")
 	unready := looproom.Which{ID: b.v.ID, Version: b.v.Version}
 
-	seen, err := b.Together(ctx, one.ID)
+	seen, err := b.JointHandout(ctx, one.ID)
 	require.NoError(t, err)
 	require.Len(t, seen.Ready, 1)
 	assert.Equal(t, two.ID, seen.Ready[0].ID)
@@ -183,7 +183,7 @@ func TestSeveralCasesInOneHandOver(t *testing.T) {
 
 	b.keep(b.HandOverTogether(ctx, b.who, []looproom.Which{one, two}))
 	assert.Equal(t, []string{one.ID, two.ID}, b.v.Handover.With)
-	got, err := b.Together(ctx, two.ID)
+	got, err := b.JointHandout(ctx, two.ID)
 	require.NoError(t, err)
 	require.Len(t, got.Sheets, 2)
 	assert.Empty(t, got.Ready)

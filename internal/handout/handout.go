@@ -13,7 +13,7 @@ import (
 	"botanik/core/mix"
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 )
 
 // sureWords says how sure the desk is, without jargon.
@@ -35,7 +35,7 @@ const LookingAgain = "We are looking at your plant once more. Ask us before the 
 // writer holds what the sentences are made from.
 type writer struct {
 	b    *knowledge.Base
-	m    house.Moment
+	m    settings.Moment
 	sit  remedy.Situation
 	d    *casefile.Doc
 	r    *casefile.Round
@@ -46,7 +46,7 @@ type writer struct {
 
 // Write makes the page of a case whose verdict is there, as it would be handed
 // over at a moment, or as of its hand-over.
-func Write(b *knowledge.Base, m house.Moment, sit remedy.Situation, number string, d *casefile.Doc) casefile.Sheet {
+func Write(b *knowledge.Base, m settings.Moment, sit remedy.Situation, number string, d *casefile.Doc) casefile.Sheet {
 	w := &writer{b: b, m: m, sit: sit, d: d, r: d.Now(), day: m.Today, said: map[string]string{}}
 	for _, x := range remedy.Schools(b, sit) {
 		w.said[x.School] = x.Option

@@ -15,7 +15,7 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/handout"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -43,7 +43,7 @@ func page(t *testing.T, b *knowledge.Base, c *knowledge.Cause, place string, blo
 	}
 	day, err := civil.Parse("2026-06-10")
 	require.NoError(t, err)
-	m := house.Moment{Identity: house.DefaultIdentity, Today: day, Clock: time.UTC, Now: time.Date(2026, 6, 10, 9, 0, 0, 0, time.UTC)}
+	m := settings.Moment{Identity: settings.DefaultIdentity, Today: day, Clock: time.UTC, Now: time.Date(2026, 6, 10, 9, 0, 0, 0, time.UTC)}
 	m.Rules.Schools = schools
 	temp := 20.0
 	sit := remedy.Situation{Host: h.ID, Place: place, Date: day.String(), Pressure: "heavy", InBloom: bloom, TempC: &temp, House: m.Rules}

@@ -18,11 +18,11 @@ import (
 	"time"
 
 	"botanik/herbarium"
+	"botanik/internal/accounts"
 	"botanik/internal/camera"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi"
-	"botanik/internal/people"
 	"botanik/internal/records"
 	"botanik/internal/simulated"
 	"botanik/internal/store"
@@ -38,7 +38,7 @@ type client struct {
 	t      *testing.T
 	s      *httpapi.Server
 	d      *records.Service
-	p      *people.Service
+	p      *accounts.Service
 	dir    string
 	now    *time.Time
 	cookie string
@@ -60,7 +60,7 @@ var filled = sync.OnceValues(func() (string, error) {
 		return "", err
 	}
 	clock := func() time.Time { return now }
-	if err := demo.Fill(context.Background(), records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, clock)), people.New(st, clock), now); err != nil {
+	if err := demo.Fill(context.Background(), records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, clock)), accounts.New(st, clock), now); err != nil {
 		return "", err
 	}
 	to := filepath.Join(dir, "copy.db")
@@ -79,7 +79,7 @@ func newDeskWith(t *testing.T, opts httpapi.Options) *client {
 	require.NoError(t, err)
 	t.Cleanup(func() { _ = st.Close() })
 	d := records.New(desk.New(st, herbarium.Embedded(), simulated.Station{}, func() time.Time { return clock }))
-	p := people.New(st, func() time.Time { return clock })
+	p := accounts.New(st, func() time.Time { return clock })
 	opts.Camera = camera.New(simulated.NewScopeCamera(d.Base().SlideKey), func(ctx context.Context) (string, error) {
 		id, _, err := d.House.Identity(ctx)
 		return id.ScopeCamera, err

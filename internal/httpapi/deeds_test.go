@@ -9,9 +9,9 @@ import (
 	"strings"
 	"testing"
 
+	"botanik/internal/accounts"
 	"botanik/internal/demo"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 	"botanik/internal/records"
 
 	"github.com/stretchr/testify/assert"
@@ -25,7 +25,7 @@ func TestWhoMayDoWhatCellByCell(t *testing.T) {
 	c := newDesk(t)
 	as := map[string]*client{"c": c.signIn("odile"), "a": c.signIn("ansel"), "t": c.signIn("wren")}
 	ids := map[string]string{}
-	var all []people.Account
+	var all []accounts.Account
 	require.NoError(t, json.Unmarshal([]byte(as["c"].call("GET", "/api/v1/people", nil).Raw), &all))
 	for _, p := range all {
 		ids[p.Login] = p.ID
@@ -47,64 +47,64 @@ func TestWhoMayDoWhatCellByCell(t *testing.T) {
 	old := "/api/v1/cases/" + list.Cases[0].ID
 
 	rows := []struct {
-		deed         people.Deed
+		deed         accounts.Deed
 		who          string
 		method, path string
 		body         any
 		on           string // the case whose version is sent
 	}{
-		{people.LetIn, "c", "POST", "/people", map[string]any{"login": "ansel", "name": "Ansel", "role": "trainee", "password": "long-enough-1"}, ""},
-		{people.LetIn, "c", "PUT", "/people/nobody", map[string]any{"active": false}, ""},
-		{people.LetIn, "c", "POST", "/people/nobody/invite", map[string]any{}, ""},
-		{people.LetIn, "c", "GET", "/people/trace", nil, ""},
-		{people.EndOthers, "c", "GET", "/people/" + ids["brann"] + "/sessions", nil, ""},
-		{people.EndOthers, "c", "DELETE", "/people/" + ids["brann"] + "/sessions/none", nil, ""},
-		{people.AwayOthers, "c", "POST", "/workload/away", map[string]any{"account": ids["brann"], "first": "x", "last": "x"}, ""},
-		{people.AwayOthers, "c", "POST", "/workload/away/end", map[string]any{"account": ids["brann"], "first": "2026-07-01"}, ""},
-		{people.SetHouse, "c", "PUT", "/house", house.Body, ""},
-		{people.SetHouse, "c", "PUT", "/identity", identity.Body, ""},
-		{people.SetHouse, "c", "PUT", "/templates", words, ""},
-		{people.SetHouse, "c", "PUT", "/drill/course", map[string]any{"name": "x", "classes": []string{"no"}, "kinds": []string{}}, ""},
-		{people.SetHouse, "c", "PUT", "/keeping", map[string]any{"every": "day", "hour": 9, "keep": 3}, ""},
-		{people.SetHouse, "c", "PUT", "/drill/old/none", map[string]any{"offer": true}, ""},
-		{people.SetDevice, "ca", "PUT", "/scope/camera", map[string]any{"slide": "no-such-slide"}, ""},
-		{people.KeepFile, "c", "GET", "/keeping", nil, ""},
-		{people.KeepFile, "c", "GET", "/keeping/troubles", nil, ""},
-		{people.KeepFile, "c", "POST", "/keeping/check", map[string]any{}, ""},
-		{people.BringIn, "c", "POST", "/imports", map[string]any{"name": "x.csv"}, ""},
-		{people.BringIn, "c", "POST", "/imports/none/read", map[string]any{}, ""},
-		{people.BringIn, "c", "POST", "/imports/none/keep", map[string]any{}, ""},
-		{people.BringIn, "c", "POST", "/imports/none/undo", map[string]any{}, ""},
-		{people.BringIn, "c", "DELETE", "/keeping/herbarium", nil, ""},
-		{people.TakeOutTables, "ca", "POST", "/records/export", map[string]any{"what": "cases", "find": map[string]any{"sort": "nonsense"}}, ""},
-		{people.TakeOutAll, "c", "POST", "/records/export", map[string]any{"what": "cases", "people": true, "find": map[string]any{"sort": "nonsense"}}, ""},
-		{people.TakeOutAll, "c", "POST", "/records/export", map[string]any{"what": "bundle", "find": map[string]any{"sort": "nonsense"}}, ""},
-		{people.SeeLearners, "c", "GET", "/drill/learners", nil, ""},
-		{people.HandlePersons, "c", "GET", "/growers/export?person=none", nil, ""},
-		{people.HandlePersons, "c", "GET", "/growers/mentions?person=none", nil, ""},
-		{people.HandlePersons, "c", "POST", "/growers/forget", map[string]any{"person": "none"}, ""},
-		{people.HandlePersons, "c", "POST", "/growers/merge", map[string]any{"from": "none", "into": "nobody"}, ""},
-		{people.HandlePersons, "c", "POST", "/growers/split", map[string]any{"person": "none", "name": "x", "contact": "", "cases": []string{"x"}}, ""},
-		{people.BringWeather, "ca", "POST", "/weather/files", map[string]any{"name": "x", "text": "x"}, ""},
-		{people.BringWeather, "ca", "DELETE", "/weather/files/none", nil, ""},
-		{people.GiveCalendars, "ca", "GET", "/calendars", nil, ""},
-		{people.GiveCalendars, "ca", "POST", "/calendars", map[string]any{"person": "none"}, ""},
-		{people.GiveCalendars, "ca", "DELETE", "/calendars/none", nil, ""},
-		{people.SendMessages, "ca", "POST", "/cases/" + id + "/messages", map[string]any{"kind": "ask"}, ""},
-		{people.ReviewVerdicts, "ca", "POST", at + "/review", map[string]any{"agree": true}, at},
-		{people.SettleVerdicts, "ca", "PUT", open + "/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"}, open},
-		{people.ChangeHanded, "ca", "PUT", at + "/verdict", map[string]any{"cause": "rust", "degree": "working"}, at},
-		{people.TakePageBack, "ca", "POST", at + "/page/end", map[string]any{}, "stale"},
-		{people.CloseCases, "ca", "POST", at + "/close", map[string]any{"outcome": "referred"}, at},
-		{people.ReopenCases, "ca", "POST", old + "/reopen", map[string]any{}, old},
-		{people.GiveNobodys, "ca", "POST", old + "/keeper", map[string]any{"to": "nobody-at-all"}, old},
-		{people.GiveNobodys, "ca", "POST", "/workload/give", map[string]any{"from": "", "to": "nobody-at-all"}, ""},
-		{people.GiveAnybodys, "c", "POST", "/workload/give", map[string]any{"from": ids["brann"], "to": "nobody-at-all"}, ""},
+		{accounts.LetIn, "c", "POST", "/people", map[string]any{"login": "ansel", "name": "Ansel", "role": "trainee", "password": "long-enough-1"}, ""},
+		{accounts.LetIn, "c", "PUT", "/people/nobody", map[string]any{"active": false}, ""},
+		{accounts.LetIn, "c", "POST", "/people/nobody/invite", map[string]any{}, ""},
+		{accounts.LetIn, "c", "GET", "/people/trace", nil, ""},
+		{accounts.EndOthers, "c", "GET", "/people/" + ids["brann"] + "/sessions", nil, ""},
+		{accounts.EndOthers, "c", "DELETE", "/people/" + ids["brann"] + "/sessions/none", nil, ""},
+		{accounts.AwayOthers, "c", "POST", "/workload/away", map[string]any{"account": ids["brann"], "first": "x", "last": "x"}, ""},
+		{accounts.AwayOthers, "c", "POST", "/workload/away/end", map[string]any{"account": ids["brann"], "first": "2026-07-01"}, ""},
+		{accounts.SetHouse, "c", "PUT", "/house", house.Body, ""},
+		{accounts.SetHouse, "c", "PUT", "/identity", identity.Body, ""},
+		{accounts.SetHouse, "c", "PUT", "/templates", words, ""},
+		{accounts.SetHouse, "c", "PUT", "/drill/course", map[string]any{"name": "x", "classes": []string{"no"}, "kinds": []string{}}, ""},
+		{accounts.SetHouse, "c", "PUT", "/keeping", map[string]any{"every": "day", "hour": 9, "keep": 3}, ""},
+		{accounts.SetHouse, "c", "PUT", "/drill/old/none", map[string]any{"offer": true}, ""},
+		{accounts.SetDevice, "ca", "PUT", "/scope/camera", map[string]any{"slide": "no-such-slide"}, ""},
+		{accounts.KeepFile, "c", "GET", "/keeping", nil, ""},
+		{accounts.KeepFile, "c", "GET", "/keeping/troubles", nil, ""},
+		{accounts.KeepFile, "c", "POST", "/keeping/check", map[string]any{}, ""},
+		{accounts.BringIn, "c", "POST", "/imports", map[string]any{"name": "x.csv"}, ""},
+		{accounts.BringIn, "c", "POST", "/imports/none/read", map[string]any{}, ""},
+		{accounts.BringIn, "c", "POST", "/imports/none/keep", map[string]any{}, ""},
+		{accounts.BringIn, "c", "POST", "/imports/none/undo", map[string]any{}, ""},
+		{accounts.BringIn, "c", "DELETE", "/keeping/herbarium", nil, ""},
+		{accounts.TakeOutTables, "ca", "POST", "/records/export", map[string]any{"what": "cases", "find": map[string]any{"sort": "nonsense"}}, ""},
+		{accounts.TakeOutAll, "c", "POST", "/records/export", map[string]any{"what": "cases", "people": true, "find": map[string]any{"sort": "nonsense"}}, ""},
+		{accounts.TakeOutAll, "c", "POST", "/records/export", map[string]any{"what": "bundle", "find": map[string]any{"sort": "nonsense"}}, ""},
+		{accounts.SeeLearners, "c", "GET", "/drill/learners", nil, ""},
+		{accounts.HandlePersons, "c", "GET", "/growers/export?person=none", nil, ""},
+		{accounts.HandlePersons, "c", "GET", "/growers/mentions?person=none", nil, ""},
+		{accounts.HandlePersons, "c", "POST", "/growers/forget", map[string]any{"person": "none"}, ""},
+		{accounts.HandlePersons, "c", "POST", "/growers/merge", map[string]any{"from": "none", "into": "nobody"}, ""},
+		{accounts.HandlePersons, "c", "POST", "/growers/split", map[string]any{"person": "none", "name": "x", "contact": "", "cases": []string{"x"}}, ""},
+		{accounts.BringWeather, "ca", "POST", "/weather/files", map[string]any{"name": "x", "text": "x"}, ""},
+		{accounts.BringWeather, "ca", "DELETE", "/weather/files/none", nil, ""},
+		{accounts.GiveCalendars, "ca", "GET", "/calendars", nil, ""},
+		{accounts.GiveCalendars, "ca", "POST", "/calendars", map[string]any{"person": "none"}, ""},
+		{accounts.GiveCalendars, "ca", "DELETE", "/calendars/none", nil, ""},
+		{accounts.SendMessages, "ca", "POST", "/cases/" + id + "/messages", map[string]any{"kind": "ask"}, ""},
+		{accounts.ReviewVerdicts, "ca", "POST", at + "/review", map[string]any{"agree": true}, at},
+		{accounts.SettleVerdicts, "ca", "PUT", open + "/verdict", map[string]any{"cause": "two-spotted-mite", "degree": "working"}, open},
+		{accounts.ChangeHanded, "ca", "PUT", at + "/verdict", map[string]any{"cause": "rust", "degree": "working"}, at},
+		{accounts.TakePageBack, "ca", "POST", at + "/page/end", map[string]any{}, "stale"},
+		{accounts.CloseCases, "ca", "POST", at + "/close", map[string]any{"outcome": "referred"}, at},
+		{accounts.ReopenCases, "ca", "POST", old + "/reopen", map[string]any{}, old},
+		{accounts.GiveNobodys, "ca", "POST", old + "/keeper", map[string]any{"to": "nobody-at-all"}, old},
+		{accounts.GiveNobodys, "ca", "POST", "/workload/give", map[string]any{"from": "", "to": "nobody-at-all"}, ""},
+		{accounts.GiveAnybodys, "c", "POST", "/workload/give", map[string]any{"from": ids["brann"], "to": "nobody-at-all"}, ""},
 	}
 	// These two are not refused: one is seen, the other waits for review and for hand-over
 	// (TestWhatATraineePreparedWaits).
-	elsewhere := []people.Deed{people.SeeAllWork, people.SettleVerdicts, people.Release}
-	covered := map[people.Deed]bool{}
+	elsewhere := []accounts.Deed{accounts.SeeAllWork, accounts.SettleVerdicts, accounts.Release}
+	covered := map[accounts.Deed]bool{}
 	for _, r := range rows {
 		covered[r.deed] = true
 		for who, cl := range as {
@@ -128,14 +128,14 @@ func TestWhoMayDoWhatCellByCell(t *testing.T) {
 			switch {
 			case strings.Contains(r.who, who):
 				assert.NotEqual(t, http.StatusForbidden, got.Status, "%s: %s by %s: %s", r.deed, r.path, who, got.Raw)
-			case r.deed == people.ChangeHanded: // told with a way on
+			case r.deed == accounts.ChangeHanded: // told with a way on
 				assert.Contains(t, got.faults(), "ask an advisor", got.Raw)
 			case r.on != "stale":
 				assert.Equal(t, http.StatusForbidden, got.Status, "%s: %s by %s: %s", r.deed, r.path, who, got.Raw)
 			}
 		}
 	}
-	for _, d := range people.Deeds() {
+	for _, d := range accounts.Deeds() {
 		assert.True(t, covered[d] || slices.Contains(elsewhere, d), "nothing tries: %s", d)
 	}
 	// The page is told the same.

@@ -4,9 +4,9 @@ import (
 	"context"
 	"net/http"
 
-	"botanik/core/drill"
-	"botanik/internal/house"
+	"botanik/core/training"
 	"botanik/internal/practice"
+	"botanik/internal/settings"
 )
 
 type askBody struct {
@@ -27,14 +27,16 @@ type lookForBody struct {
 }
 
 func (s *Server) drillRoutes() {
-	get(s, "practice", "drill", "/drill", "How one does in practice", func(ctx context.Context, _ *none) (practice.Practice, error) { return s.practice.HowIDo(ctx, who(ctx)) })
+	get(s, "practice", "drill", "/drill", "How one does in practice", func(ctx context.Context, _ *none) (practice.Practice, error) {
+		return s.practice.Progress(ctx, who(ctx))
+	})
 	ask(s, "ask-me", "drill", "/drill/questions", "The next short question", func(ctx context.Context, in *struct{ Body askBody }) (practice.Asked, error) {
-		return s.practice.AskMe(ctx, who(ctx), in.Body.Kind)
+		return s.practice.NextQuestion(ctx, who(ctx), in.Body.Kind)
 	})
 	ask(s, "answer-me", "drill", "/drill/questions/{id}", "Answer it, and hear what is right", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
 		Body answerBody
-	}) (practice.Marked, error) {
+	}) (practice.MarkedAnswer, error) {
 		return s.practice.AnswerMe(ctx, who(ctx), in.ID, in.Body.Choice, in.Body.Sure)
 	})
 	ask(s, "practise-case", "drill", "/drill/cases", "A made-up sample to practise on", func(ctx context.Context, _ *none) (practice.PracticeCase, error) {
@@ -51,8 +53,8 @@ func (s *Server) drillRoutes() {
 	})
 	ask(s, "practice-verdict", "drill", "/drill/cases/{id}/verdict", "Say what it is and what is done, and hear what it was worth", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
-		Body drill.PracticeVerdict
-	}) (drill.Score, error) {
+		Body training.PracticeVerdict
+	}) (training.Score, error) {
 		return s.practice.JudgePractice(ctx, who(ctx), in.ID, in.Body)
 	})
 	get(s, "old-cases", "drill", "/drill/old", "Closed cases of this desk that are offered as practice", func(ctx context.Context, _ *none) ([]practice.OldCase, error) {
@@ -75,7 +77,7 @@ func (s *Server) drillRoutes() {
 	})
 	register(s, s.changing(), http.MethodPut, "set-course", "drill", "/drill/course", "Set what is to be practised (coordinator)", func(ctx context.Context, in *struct {
 		IfMatch string `header:"If-Match" doc:"the version you read"`
-		Body    house.Course
+		Body    settings.Course
 	}) (practice.Practice, error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
@@ -84,6 +86,6 @@ func (s *Server) drillRoutes() {
 		if err := s.desk.House.SetCourse(ctx, who(ctx), in.Body, from); err != nil {
 			return practice.Practice{}, err
 		}
-		return s.practice.HowIDo(ctx, who(ctx))
+		return s.practice.Progress(ctx, who(ctx))
 	})
 }

@@ -13,11 +13,11 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/calendar"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/grower"
 	"botanik/internal/loop"
-	"botanik/internal/people"
 	"botanik/internal/photo"
 
 	"github.com/gofiber/fiber/v3"
@@ -29,7 +29,7 @@ func (s *Server) growerPage(c fiber.Ctx) error {
 }
 
 func (s *Server) showGrower(c fiber.Ctx, said grower.Said) error {
-	nonce := people.RandomText(18)
+	nonce := accounts.RandomText(18)
 	c.Set("Content-Type", "text/html; charset=utf-8")
 	c.Set("Content-Security-Policy", strings.Replace(grower.Policy, "%s", nonce, 1))
 	c.Set("Cache-Control", "no-store")

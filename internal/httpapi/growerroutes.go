@@ -76,8 +76,8 @@ func (s *Server) growerRoutes() {
 	ask(s, "split-grower", "growers", "/growers/split", "Some cases of a person are another's (coordinator)", func(ctx context.Context, in *struct{ Body splitBody }) (desk.Grower, error) {
 		return s.desk.SplitGrower(ctx, who(ctx), in.Body.Person, in.Body.Name, in.Body.Contact, in.Body.Cases)
 	})
-	get(s, "together", "cases", "/cases/{id}/together", "What else of this grower's could be handed over, and what was, with one list of days and of what to buy", func(ctx context.Context, in *byID) (loop.Together, error) {
-		return s.loop.Together(ctx, in.ID)
+	get(s, "together", "cases", "/cases/{id}/together", "What else of this grower's could be handed over, and what was, with one list of days and of what to buy", func(ctx context.Context, in *byID) (loop.JointHandout, error) {
+		return s.loop.JointHandout(ctx, in.ID)
 	})
 	ask(s, "hand-over-together", "cases", "/handover-together", "Hand several cases of one grower over, all or none", func(ctx context.Context, in *struct{ Body togetherBody }) (desk.View, error) {
 		return s.loop.HandOverTogether(ctx, who(ctx), in.Body.Cases)

@@ -4,8 +4,8 @@ import (
 	"context"
 	"net/http"
 
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -52,22 +52,22 @@ func (s *Server) joinRoutes() {
 			}
 			return &struct{ Body desk.Person }{p}, nil
 		})
-	ask(s, "invite", "people", "/people/invite", "Ask somebody new in, who chooses their own password (coordinator)", func(ctx context.Context, in *struct{ Body people.NewInvite }) (people.Invite, error) {
+	ask(s, "invite", "people", "/people/invite", "Ask somebody new in, who chooses their own password (coordinator)", func(ctx context.Context, in *struct{ Body accounts.NewInvite }) (accounts.Invite, error) {
 		return s.people.Invite(ctx, who(ctx), in.Body)
 	})
-	ask(s, "invite-again", "people", "/people/{id}/invite", "Another address to choose a password at (coordinator)", func(ctx context.Context, in *byID) (people.Invite, error) {
+	ask(s, "invite-again", "people", "/people/{id}/invite", "Another address to choose a password at (coordinator)", func(ctx context.Context, in *byID) (accounts.Invite, error) {
 		return s.people.InviteAgain(ctx, who(ctx), in.ID)
 	})
-	get(s, "sessions", "people", "/people/{id}/sessions", "Where somebody is signed in: oneself, or for a coordinator anybody", func(ctx context.Context, in *byID) ([]people.OpenSession, error) {
+	get(s, "sessions", "people", "/people/{id}/sessions", "Where somebody is signed in: oneself, or for a coordinator anybody", func(ctx context.Context, in *byID) ([]accounts.OpenSession, error) {
 		return s.people.Sessions(ctx, who(ctx), in.ID, callerOf(ctx).token)
 	})
-	register(s, s.asking(), http.MethodDelete, "end-session", "people", "/people/{id}/sessions/{session}", "End one of them", func(ctx context.Context, in *sessionAt) ([]people.OpenSession, error) {
+	register(s, s.asking(), http.MethodDelete, "end-session", "people", "/people/{id}/sessions/{session}", "End one of them", func(ctx context.Context, in *sessionAt) ([]accounts.OpenSession, error) {
 		if err := s.people.EndSession(ctx, who(ctx), in.ID, in.Session); err != nil {
 			return nil, err
 		}
 		return s.people.Sessions(ctx, who(ctx), in.ID, callerOf(ctx).token)
 	})
-	get(s, "people-trace", "people", "/people/trace", "Who let whom in, switched whom off, gave whom which role (coordinator)", func(ctx context.Context, _ *none) ([]people.Done, error) {
+	get(s, "people-trace", "people", "/people/trace", "Who let whom in, switched whom off, gave whom which role (coordinator)", func(ctx context.Context, _ *none) ([]accounts.Done, error) {
 		return s.people.Trace(ctx, who(ctx))
 	})
 }

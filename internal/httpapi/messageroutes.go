@@ -5,7 +5,7 @@ import (
 	"net/http"
 
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -35,15 +35,15 @@ func (s *Server) messageRoutes() {
 		return in.Body, s.loop.NoMessages(ctx, who(ctx), in.ID, in.Body.None)
 	})
 	huma.Register(s.reading(), huma.Operation{OperationID: "templates", Method: http.MethodGet, Path: "/templates", Summary: "The words of messages", Tags: []string{"messages"}},
-		func(ctx context.Context, _ *none) (*out[house.Templates], error) {
+		func(ctx context.Context, _ *none) (*out[settings.Templates], error) {
 			t, v, err := s.desk.House.Templates(ctx)
 			return versioned(t, v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-templates", Method: http.MethodPut, Path: "/templates", Summary: "Change the words of messages (coordinator)", Tags: []string{"messages"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
-			Body    house.Templates
-		}) (*out[house.Templates], error) {
+			Body    settings.Templates
+		}) (*out[settings.Templates], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
 				return nil, err

@@ -6,7 +6,7 @@ import (
 	"net/http"
 	"time"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/internal/desk"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -21,8 +21,8 @@ type photoIn struct {
 
 // shareAnswer is the share with a picture of what is taken as sick.
 type shareAnswer struct {
-	Found scope.ShareFound `json:"found"`
-	Mask  string           `json:"mask" doc:"a PNG of the picture's size as a data address"`
+	Found microscopy.ShareFound `json:"found"`
+	Mask  string                `json:"mask" doc:"a PNG of the picture's size as a data address"`
 }
 
 type photoOut struct {
@@ -64,7 +64,7 @@ func (s *Server) photoRoutes() {
 		func(ctx context.Context, in *struct {
 			ID    string `path:"id" maxLength:"40"`
 			Photo string `path:"photo" maxLength:"40"`
-			Body  scope.ShareRequest
+			Body  microscopy.ShareRequest
 		}) (*struct{ Body shareAnswer }, error) {
 			found, mask, err := s.desk.ShareOfLeaf(ctx, in.ID, in.Photo, in.Body)
 			if err != nil {

@@ -12,8 +12,8 @@ import (
 	"strings"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 	"botanik/internal/store"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -154,7 +154,7 @@ func said(text string) (problem, mend string) {
 // answer turns an error of package desk into a problem. Anything unknown is
 // ours: it is logged and shown without its inside.
 func answer(log *slog.Logger, err error) error {
-	var wait people.Wait
+	var wait accounts.Wait
 	switch {
 	case err == nil:
 		return nil
@@ -167,13 +167,13 @@ func answer(log *slog.Logger, err error) error {
 		return problem(http.StatusPreconditionFailed, "stale", "Changed meanwhile", "Someone else changed this since you read it. Nothing was overwritten: read it again and decide.", fault.Fault{Field: "If-Match", Problem: "names an older version", Mend: "read it again and send its version"})
 	case errors.Is(err, desk.ErrKeyUsed):
 		return problem(http.StatusConflict, "key-used", "Key used", "This idempotency key was used for something else.", fault.Fault{Field: "Idempotency-Key", Problem: "was used with another body", Mend: "use a new key"})
-	case errors.Is(err, people.ErrForbidden):
+	case errors.Is(err, accounts.ErrForbidden):
 		return problem(http.StatusForbidden, "role", "Not for your role", "Your role may not do this; ask an advisor or the coordinator.")
-	case errors.Is(err, people.ErrSignIn):
+	case errors.Is(err, accounts.ErrSignIn):
 		return problem(http.StatusUnauthorized, "sign-in", "Sign in", "Sign in first; what you typed is kept on this page.")
 	case errors.As(err, &wait):
 		return problem(http.StatusTooManyRequests, "wait", "Wait a little", fmt.Sprintf("Too many wrong passwords from here. Wait %s and try again.", spokenWait(wait.For.Seconds()))).later(wait.For.Seconds())
-	case errors.Is(err, people.ErrBusy):
+	case errors.Is(err, accounts.ErrBusy):
 		return problem(http.StatusServiceUnavailable, "busy", "Too many at once", "Too many people are signing in at this moment; try again in a few seconds.").later(3)
 	case errors.Is(err, context.Canceled), errors.Is(err, context.DeadlineExceeded):
 		return problem(http.StatusServiceUnavailable, "busy", "Not in time", "The desk did not get to it in time. Nothing was changed; try again.").later(3)

@@ -15,11 +15,11 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/mix"
 	"botanik/core/remedy"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/overview"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -310,15 +310,15 @@ func (s *Server) houseRoutes() {
 			return versioned(h, v), answer(s.log, err)
 		})
 	huma.Register(s.reading(), huma.Operation{OperationID: "identity", Method: http.MethodGet, Path: "/identity", Summary: "Who and where the desk is", Tags: []string{"house"}},
-		func(ctx context.Context, _ *none) (*out[house.Identity], error) {
+		func(ctx context.Context, _ *none) (*out[settings.Identity], error) {
 			id, v, err := s.desk.House.Identity(ctx)
 			return versioned(shown(who(ctx), id), v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-identity", Method: http.MethodPut, Path: "/identity", Summary: "Change who and where the desk is (coordinator)", Tags: []string{"house"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
-			Body    house.Identity
-		}) (*out[house.Identity], error) {
+			Body    settings.Identity
+		}) (*out[settings.Identity], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
 				return nil, err
@@ -329,14 +329,14 @@ func (s *Server) houseRoutes() {
 			id, v, err := s.desk.House.Identity(ctx)
 			return versioned(id, v), answer(s.log, err)
 		})
-	get(s, "people", "house", "/people", "Who may sign in, and who no longer", func(ctx context.Context, _ *none) ([]people.Account, error) { return s.people.All(ctx) })
-	register(s, s.changing(), http.MethodPost, "add-person", "house", "/people", "Add a person (coordinator)", func(ctx context.Context, in *struct{ Body people.NewPerson }) (desk.Person, error) {
+	get(s, "people", "house", "/people", "Who may sign in, and who no longer", func(ctx context.Context, _ *none) ([]accounts.Account, error) { return s.people.All(ctx) })
+	register(s, s.changing(), http.MethodPost, "add-person", "house", "/people", "Add a person (coordinator)", func(ctx context.Context, in *struct{ Body accounts.NewPerson }) (desk.Person, error) {
 		return s.people.Add(ctx, who(ctx), in.Body)
 	})
 	register(s, s.changing(), http.MethodPut, "set-person", "house", "/people/{id}", "Change a person's name, role or password, or switch them off (coordinator)", func(ctx context.Context, in *struct {
 		ID   string `path:"id" maxLength:"40"`
-		Body people.Change
-	}) (people.Account, error) {
+		Body accounts.Change
+	}) (accounts.Account, error) {
 		a, err := s.people.Set(ctx, who(ctx), in.ID, in.Body)
 		if err == nil {
 			s.log.Info("account changed", "account", a.ID, "by", who(ctx).ID, "role", a.Role, "active", a.Active, "password", in.Body.Password != nil)

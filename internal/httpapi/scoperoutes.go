@@ -6,27 +6,27 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
-	"botanik/core/scope"
+	"botanik/core/microscopy"
+	"botanik/internal/accounts"
 	"botanik/internal/camera"
 	"botanik/internal/desk"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 
 	"github.com/danielgtaylor/huma/v2"
 )
 
 // slideKey is the key as the page shows it.
 type slideKey struct {
-	Groups     []string           `json:"groups"`
-	Characters []*scope.Character `json:"characters"`
-	Species    []*scope.Species   `json:"species"`
+	Groups     []string                `json:"groups"`
+	Characters []*microscopy.Character `json:"characters"`
+	Species    []*microscopy.Species   `json:"species"`
 
 	Protocols []*knowledge.Protocol `json:"protocols" doc:"how slides and strips are made ready"`
 }
 
 type readingsBody struct {
-	Readings []scope.Reading `json:"readings" maxItems:"50"`
-	Unit     string          `json:"unit,omitempty" enum:"division,pixel," doc:"what was counted; divisions of the eyepiece when left out"`
+	Readings []microscopy.Reading `json:"readings" maxItems:"50"`
+	Unit     string               `json:"unit,omitempty" enum:"division,pixel," doc:"what was counted; divisions of the eyepiece when left out"`
 }
 
 func (s *Server) scopeRoutes() {
@@ -38,29 +38,29 @@ func (s *Server) scopeRoutes() {
 	ask(s, "identify", "scope", "/scope/identify", "Weigh the species of the key by what was seen on a slide", func(ctx context.Context, in *struct{ Body desk.KeyInput }) (desk.KeyAnswer, error) {
 		return s.desk.Key(ctx, in.Body)
 	})
-	ask(s, "ratio", "scope", "/scope/ratio", "Two lengths measured in turn against the line of a key", func(_ context.Context, in *struct{ Body scope.RatioRequest }) (scope.Ratio, error) {
-		return scope.Compare(in.Body)
+	ask(s, "ratio", "scope", "/scope/ratio", "Two lengths measured in turn against the line of a key", func(_ context.Context, in *struct{ Body microscopy.RatioRequest }) (microscopy.Ratio, error) {
+		return microscopy.Compare(in.Body)
 	})
-	ask(s, "reticle", "scope", "/scope/reticle", "What one eyepiece division is long", func(_ context.Context, in *struct{ Body readingsBody }) (scope.Factor, error) {
+	ask(s, "reticle", "scope", "/scope/reticle", "What one eyepiece division is long", func(_ context.Context, in *struct{ Body readingsBody }) (microscopy.Factor, error) {
 		if in.Body.Unit == "pixel" {
-			return scope.CalibrateClicks(in.Body.Readings)
+			return microscopy.CalibrateClicks(in.Body.Readings)
 		}
-		return scope.Calibrate(in.Body.Readings)
+		return microscopy.Calibrate(in.Body.Readings)
 	})
-	ask(s, "photo-scale", "scope", "/scope/photo", "Lengths and areas on a picture by a known length in it", func(_ context.Context, in *struct{ Body scope.PhotoRequest }) (scope.PhotoScale, error) {
-		return scope.Measure(in.Body)
+	ask(s, "photo-scale", "scope", "/scope/photo", "Lengths and areas on a picture by a known length in it", func(_ context.Context, in *struct{ Body microscopy.PhotoRequest }) (microscopy.PhotoScale, error) {
+		return microscopy.Measure(in.Body)
 	})
 	s.cameraRoutes()
 	huma.Register(s.reading(), huma.Operation{OperationID: "calibrations", Method: http.MethodGet, Path: "/scope/calibrations", Summary: "What this person's microscopes are calibrated to", Tags: []string{"scope"}},
-		func(ctx context.Context, _ *none) (*out[[]house.Calibration], error) {
+		func(ctx context.Context, _ *none) (*out[[]settings.Calibration], error) {
 			c, v, err := s.desk.House.Calibrations(ctx, who(ctx).ID)
 			return versioned(c, v), answer(s.log, err)
 		})
 	huma.Register(s.changing(), huma.Operation{OperationID: "calibrate", Method: http.MethodPut, Path: "/scope/calibrations", Summary: "Keep a calibration of a microscope, or drop it", Tags: []string{"scope"}},
 		func(ctx context.Context, in *struct {
 			IfMatch string `header:"If-Match"`
-			Body    house.NewCalibration
-		}) (*out[[]house.Calibration], error) {
+			Body    settings.NewCalibration
+		}) (*out[[]settings.Calibration], error) {
 			from, err := version(in.IfMatch)
 			if err != nil {
 				return nil, err
@@ -90,7 +90,7 @@ func (s *Server) cameraRoutes() {
 		return s.opts.Camera.State(ctx)
 	})
 	register(s, s.asking(), http.MethodPut, "set-camera", "scope", "/scope/camera", "Set objective, exposure or slide of the camera (not for trainees)", func(ctx context.Context, in *struct{ Body camera.DeviceChange }) (camera.Device, error) {
-		if !who(ctx).May(people.SetDevice) {
+		if !who(ctx).May(accounts.SetDevice) {
 			return camera.Device{}, desk.ErrForbidden
 		}
 		if s.opts.Camera == nil {

@@ -7,11 +7,11 @@ import (
 	"os"
 	"time"
 
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/overview"
-	"botanik/internal/people"
 	"botanik/internal/records"
+	"botanik/internal/settings"
 
 	"github.com/danielgtaylor/huma/v2"
 	"github.com/gofiber/fiber/v3"
@@ -122,7 +122,7 @@ func (s *Server) keepingRoutes() {
 	get(s, "health", "house", "/keeping", "How the desk's file and its copies stand (coordinator)", func(ctx context.Context, _ *none) (records.FileHealth, error) { return s.records.Health(ctx, who(ctx)) })
 	register(s, s.changing(), http.MethodPut, "set-keeping", "house", "/keeping", "When the desk's file is copied by itself (coordinator)", func(ctx context.Context, in *struct {
 		IfMatch string `header:"If-Match" doc:"the version you read"`
-		Body    house.Keeping
+		Body    settings.Keeping
 	}) (records.FileHealth, error) {
 		from, err := version(in.IfMatch)
 		if err != nil {
@@ -143,7 +143,7 @@ func (s *Server) keepingRoutes() {
 		return s.records.DropBook(ctx, who(ctx))
 	})
 	get(s, "troubles", "house", "/keeping/troubles", "What went wrong inside the program in the last seven days (coordinator)", func(ctx context.Context, _ *none) ([]Logged, error) {
-		if !who(ctx).May(people.KeepFile) {
+		if !who(ctx).May(accounts.KeepFile) {
 			return nil, desk.ErrForbidden
 		}
 		if s.opts.Troubles == nil {

@@ -19,12 +19,12 @@ import (
 	"sync/atomic"
 	"time"
 
+	"botanik/internal/accounts"
 	"botanik/internal/camera"
 	"botanik/internal/desk"
 	"botanik/internal/httpapi/humafiber"
 	"botanik/internal/loop"
 	"botanik/internal/overview"
-	"botanik/internal/people"
 	"botanik/internal/photo"
 	"botanik/internal/practice"
 	"botanik/internal/records"
@@ -69,7 +69,7 @@ type Server struct {
 	overview *overview.Service
 	loop     *loop.Service
 	practice *practice.Service
-	people   *people.Service
+	people   *accounts.Service
 	log      *slog.Logger
 	opts     Options
 
@@ -79,7 +79,7 @@ type Server struct {
 }
 
 // New builds the app over a desk with its records.
-func New(r *records.Service, p *people.Service, opts Options) *Server {
+func New(r *records.Service, p *accounts.Service, opts Options) *Server {
 	s := &Server{desk: r.Service, records: r, loop: loop.New(r.Service), overview: overview.New(r.Service), practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
@@ -313,7 +313,7 @@ func (s *Server) static(c fiber.Ctx) error {
 		}
 	}
 	if name == "index.html" {
-		nonce := people.RandomText(18)
+		nonce := accounts.RandomText(18)
 		c.Set("Content-Security-Policy", strings.Replace(policyCSP, "%s", nonce, 1))
 		c.Set("Cache-Control", "no-cache")
 		data = []byte(strings.ReplaceAll(string(data), "__NONCE__", nonce))

@@ -12,9 +12,9 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -115,11 +115,11 @@ func (s *Server) write(ctx huma.Context, err error) {
 }
 
 type sessionBody struct {
-	Person desk.Person    `json:"person"`
-	May    []people.Deed  `json:"may" doc:"what this role may do beyond what everybody may"`
-	Token  string         `json:"token" doc:"to be sent as X-Botanik-Token with every change"`
-	Desk   house.Identity `json:"desk"`
-	Now    string         `json:"now" doc:"the desk's day, YYYY-MM-DD"`
+	Person desk.Person       `json:"person"`
+	May    []accounts.Deed   `json:"may" doc:"what this role may do beyond what everybody may"`
+	Token  string            `json:"token" doc:"to be sent as X-Botanik-Token with every change"`
+	Desk   settings.Identity `json:"desk"`
+	Now    string            `json:"now" doc:"the desk's day, YYYY-MM-DD"`
 }
 
 type sessionOut struct {
@@ -156,7 +156,7 @@ func (s *Server) sessionRoutes() {
 			x, err := s.people.SignIn(ctx, in.Body.Login, in.Body.Password, c.address)
 			if err != nil {
 				s.log.Warn("sign-in refused", "from", c.address, "why", err.Error())
-				if errors.Is(err, people.ErrSignIn) {
+				if errors.Is(err, accounts.ErrSignIn) {
 					return nil, problem(http.StatusUnauthorized, "password", "Not that name and password", "That name and password do not belong together; try again.")
 				}
 				return nil, answer(s.log, err)
@@ -200,8 +200,8 @@ func (s *Server) session(ctx context.Context, p desk.Person, csrf string) (sessi
 }
 
 // shown hides where devices stand in the house's network from everybody who may not name them.
-func shown(p desk.Person, id house.Identity) house.Identity {
-	if !p.May(people.SetHouse) {
+func shown(p desk.Person, id settings.Identity) settings.Identity {
+	if !p.May(accounts.SetHouse) {
 		id.Gateway, id.ScopeCamera, id.WeatherStation = "", "", ""
 	}
 	return id

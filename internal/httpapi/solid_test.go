@@ -15,9 +15,9 @@ import (
 	"testing"
 	"time"
 
+	"botanik/internal/accounts"
 	"botanik/internal/demo"
 	"botanik/internal/httpapi"
-	"botanik/internal/people"
 
 	"github.com/stretchr/testify/assert"
 	"github.com/stretchr/testify/require"
@@ -87,7 +87,7 @@ func TestPasswordsAndPeopleOverTheAPI(t *testing.T) {
 	c := newDesk(t)
 	odile, ansel := c.signIn("odile"), c.signIn("ansel")
 	list := odile.call("GET", "/api/v1/people", nil)
-	var all []people.Account
+	var all []accounts.Account
 	require.NoError(t, json.Unmarshal([]byte(list.Raw), &all))
 	id := ""
 	for _, p := range all {

@@ -8,14 +8,14 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/internal/desk"
-	"botanik/internal/hourly"
 	"botanik/internal/loop"
+	"botanik/internal/weatherfile"
 
 	"github.com/danielgtaylor/huma/v2"
 )
 
 // weatherLimit lets a file of hours through, with the words around it.
-const weatherLimit = hourly.MostBytes + hourly.MostBytes/8
+const weatherLimit = weatherfile.MostBytes + weatherfile.MostBytes/8
 
 func (s *Server) weatherRoutes() {
 	large := func(op huma.Operation) huma.Operation {
@@ -45,8 +45,8 @@ func (s *Server) weatherRoutes() {
 	register(s, s.asking(), http.MethodDelete, "drop-weather", "spray days", "/weather/files/{id}", "Take a file of hours out again", func(ctx context.Context, in *byID) ([]desk.WeatherFile, error) {
 		return s.desk.DropWeather(ctx, who(ctx), in.ID)
 	})
-	get(s, "lately", "spray days", "/spray-days/lately", "The air of the last days: pressure, wet spells, and what still protects the plants of open cases", func(ctx context.Context, _ *none) (desk.Lately, error) {
-		return s.desk.Lately(ctx)
+	get(s, "lately", "spray days", "/spray-days/lately", "The air of the last days: pressure, wet spells, and what still protects the plants of open cases", func(ctx context.Context, _ *none) (desk.RecentWeather, error) {
+		return s.desk.RecentWeather(ctx)
 	})
 	get(s, "since-spray", "spray days", "/spray-days/since", "What is left of something that protects, and when it may be put on again", func(ctx context.Context, in *struct {
 		Remedy string `query:"remedy" required:"true" maxLength:"60" doc:"id of one that protects leaves: copper, sulfur"`

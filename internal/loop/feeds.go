@@ -4,9 +4,9 @@ import (
 	"context"
 	"time"
 
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 	"botanik/internal/store"
 )
 
@@ -22,12 +22,12 @@ type Feed struct {
 }
 
 func feed(f store.Feed) Feed {
-	return Feed{"/c/" + f.Token + ".ics", f.Token, f.Grower, f.GrowerID, f.Who, store.Moment(f.At)}
+	return Feed{"/c/" + f.Token + ".ics", f.Token, f.Grower, f.GrowerID, f.Who, store.ParseTime(f.At)}
 }
 
 // Feeds are the open addresses, newest first.
 func (s *Service) Feeds(ctx context.Context, who desk.Person) ([]Feed, error) {
-	if !who.May(people.GiveCalendars) {
+	if !who.May(accounts.GiveCalendars) {
 		return nil, desk.ErrForbidden
 	}
 	rows, err := s.Store.Feeds(ctx)
@@ -40,7 +40,7 @@ func (s *Service) Feeds(ctx context.Context, who desk.Person) ([]Feed, error) {
 
 // OpenFeed makes a new address, of the desk or of one person by id. Errors name person.
 func (s *Service) OpenFeed(ctx context.Context, who desk.Person, person string) (Feed, error) {
-	if !who.May(people.GiveCalendars) {
+	if !who.May(accounts.GiveCalendars) {
 		return Feed{}, desk.ErrForbidden
 	}
 	g := store.Grower{}
@@ -50,13 +50,13 @@ func (s *Service) OpenFeed(ctx context.Context, who desk.Person, person string) 
 			return Feed{}, err
 		}
 	}
-	f := store.Feed{Token: people.RandomText(24), Grower: g.Name, GrowerID: g.ID, Who: who.Name, At: store.Stamp(s.Now())}
+	f := store.Feed{Token: accounts.RandomText(24), Grower: g.Name, GrowerID: g.ID, Who: who.Name, At: store.Stamp(s.Now())}
 	return feed(f), s.Store.AddFeed(ctx, f)
 }
 
 // EndFeed shuts an address.
 func (s *Service) EndFeed(ctx context.Context, who desk.Person, token string) ([]Feed, error) {
-	if !who.May(people.GiveCalendars) {
+	if !who.May(accounts.GiveCalendars) {
 		return nil, desk.ErrForbidden
 	}
 	if err := s.Store.EndFeed(ctx, token, store.Stamp(s.Now())); err != nil {

@@ -11,11 +11,11 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/handout"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -75,7 +75,7 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	return out, nil
 }
 
-func (s *Service) byToken(ctx context.Context, m house.Moment, token string) (desk.Case, error) {
+func (s *Service) byToken(ctx context.Context, m settings.Moment, token string) (desk.Case, error) {
 	if len(token) < 20 {
 		return desk.Case{}, desk.ErrNotFound
 	}
@@ -127,7 +127,7 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 	if c.Closing == nil && c.Now().Handover == nil {
 		return fault.New("", "we are looking at your plant once more", "wait for the new page, or telephone")
 	}
-	told, err := heard(&c, in)
+	told, err := parseReport(&c, in)
 	if err != nil {
 		return err
 	}
@@ -140,15 +140,15 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 		if c, err = s.byToken(ctx, m, token); err != nil {
 			return err
 		}
-		if err = s.tell(ctx, &c, in, told); !errors.Is(err, desk.ErrStale) {
+		if err = s.report(ctx, &c, in, told); !errors.Is(err, desk.ErrStale) {
 			return err
 		}
 	}
 	return err
 }
 
-// heard reads what was told as a follow-up. Errors name word, counts, note or done.
-func heard(c *desk.Case, in TellInput) (desk.FollowUpInput, error) {
+// parseReport reads what was told as a follow-up. Errors name word, counts, note or done.
+func parseReport(c *desk.Case, in TellInput) (desk.FollowUpInput, error) {
 	var l fault.List
 	out := desk.FollowUpInput{Word: in.Word, Note: humanise.Text(in.Note)}
 	if in.Word != "" && !slices.Contains([]string{"gone", "better", "same", "worse"}, in.Word) {
@@ -186,8 +186,8 @@ func heard(c *desk.Case, in TellInput) (desk.FollowUpInput, error) {
 	return out, l.Err()
 }
 
-// tell writes all of it in one line of the story, or nothing.
-func (s *Service) tell(ctx context.Context, c *desk.Case, in TellInput, told desk.FollowUpInput) error {
+// report writes all of it in one line of the story, or nothing.
+func (s *Service) report(ctx context.Context, c *desk.Case, in TellInput, told desk.FollowUpInput) error {
 	var photos []store.Photo
 	var pic casefile.Photo
 	if len(in.Photo) > 0 {
@@ -205,7 +205,7 @@ func (s *Service) tell(ctx context.Context, c *desk.Case, in TellInput, told des
 	if says || len(photos) > 0 {
 		kind = "followup"
 	}
-	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m house.Moment, c *desk.Case) (string, error) {
+	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m settings.Moment, c *desk.Case) (string, error) {
 		lines := []string{}
 		if c.Page != nil && in.Done != nil {
 			p := *c.Page
@@ -237,10 +237,10 @@ func (s *Service) tell(ctx context.Context, c *desk.Case, in TellInput, told des
 // EndPage takes a grower's address back: from then on it leads nowhere, and the next
 // hand-over gets another.
 func (s *Service) EndPage(ctx context.Context, who desk.Person, id string, from int) (desk.View, error) {
-	if !who.May(people.TakePageBack) {
+	if !who.May(accounts.TakePageBack) {
 		return desk.View{}, desk.ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "page", func(_ house.Moment, c *desk.Case) (string, error) {
+	return s.Change(ctx, who, id, from, "page", func(_ settings.Moment, c *desk.Case) (string, error) {
 		if c.Page == nil || c.Page.Ended {
 			return "", fault.New("", "there is no page to take back", "hand it over first")
 		}

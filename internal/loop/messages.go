@@ -8,17 +8,17 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/gateway"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/messaging"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
 // Send writes a message of a case into the outbox: the page, or the question how it went.
 // The same is never written twice. Errors name kind, contact or handover.
 func (s *Service) Send(ctx context.Context, who desk.Person, id, kind string) ([]desk.Sent, error) {
-	if !who.May(people.SendMessages) {
+	if !who.May(accounts.SendMessages) {
 		return nil, desk.ErrForbidden
 	}
 	c, err := s.Read(ctx, id)
@@ -55,7 +55,7 @@ func (s *Service) Send(ctx context.Context, who desk.Person, id, kind string) ([
 }
 
 // queue writes a message down once; one that says the same was written before: well.
-func (s *Service) queue(ctx context.Context, m house.Moment, c *desk.Case, kind, once, what string) error {
+func (s *Service) queue(ctx context.Context, m settings.Moment, c *desk.Case, kind, once, what string) error {
 	msg, err := s.compose(ctx, m, c, kind, once, what)
 	if err == nil {
 		_, err = s.Store.AddMessage(ctx, msg)
@@ -64,7 +64,7 @@ func (s *Service) queue(ctx context.Context, m house.Moment, c *desk.Case, kind,
 }
 
 // compose is a message as it would be written, held at once where it cannot or may not go.
-func (s *Service) compose(ctx context.Context, m house.Moment, c *desk.Case, kind, once, what string) (store.Message, error) {
+func (s *Service) compose(ctx context.Context, m settings.Moment, c *desk.Case, kind, once, what string) (store.Message, error) {
 	words, _, err := s.House.Templates(ctx)
 	if err != nil {
 		return store.Message{}, err
@@ -86,7 +86,7 @@ func (s *Service) compose(ctx context.Context, m house.Moment, c *desk.Case, kin
 	}
 	msg := store.Message{
 		ID: desk.NewID(s.Now()), Once: once, CaseID: c.ID, Kind: kind, Reach: desk.ReachOf(c.Intake.Contact), Subject: desk.MessageTitles[kind] + ", " + c.Number, State: "waiting",
-		Body:   house.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": desk.SpokenDay(c.AskOn, m.Today), "what": what}),
+		Body:   settings.Fill(text, map[string]string{"grower": c.Intake.Grower, "plant": plant, "number": number, "desk": m.Name, "reach": m.Reach, "link": link, "day": desk.SpokenDay(c.AskOn, m.Today), "what": what}),
 		NextAt: store.Stamp(s.Now()), MadeAt: store.Stamp(s.Now()), ChangedAt: store.Stamp(s.Now()),
 	}
 	out, err := s.Store.OptedOut(ctx, msg.Reach)
@@ -128,22 +128,22 @@ var again = []time.Duration{time.Minute, 5 * time.Minute, 30 * time.Minute, 2 * 
 
 // Carrier takes messages to growers.
 type Carrier interface {
-	Send(ctx context.Context, m gateway.Message) (gateway.Receipt, error)
-	State(ctx context.Context, id string) (gateway.Receipt, error)
+	Send(ctx context.Context, m messaging.Message) (messaging.Receipt, error)
+	State(ctx context.Context, id string) (messaging.Receipt, error)
 	Once(ctx context.Context) bool
 }
 
-// WorkOutbox goes once through what is due: hands messages over, each at most once whatever
+// DeliverOutbox goes once through what is due: hands messages over, each at most once whatever
 // breaks in between, and asks how those on their way have come. It answers how many it
 // handed over.
-func (s *Service) WorkOutbox(ctx context.Context, by Carrier) (int, error) {
+func (s *Service) DeliverOutbox(ctx context.Context, by Carrier) (int, error) {
 	due, err := s.Store.ClaimMessages(ctx, s.Now(), workLease, atOnce)
 	if err != nil {
 		return 0, err
 	}
 	n := 0
 	for _, m := range due {
-		state, said, next := s.handOn(ctx, by, m)
+		state, said, next := s.attempt(ctx, by, m)
 		if state == "sent" {
 			n++
 		}
@@ -154,8 +154,8 @@ func (s *Service) WorkOutbox(ctx context.Context, by Carrier) (int, error) {
 	return n, s.askOn(ctx, by)
 }
 
-// handOn tries one message.
-func (s *Service) handOn(ctx context.Context, by Carrier, m store.Message) (state, said string, next time.Time) {
+// attempt tries one message.
+func (s *Service) attempt(ctx context.Context, by Carrier, m store.Message) (state, said string, next time.Time) {
 	now := s.Now()
 	out, err := s.Store.OptedOut(ctx, m.Reach)
 	switch {
@@ -164,19 +164,19 @@ func (s *Service) handOn(ctx context.Context, by Carrier, m store.Message) (stat
 	case out:
 		return "held", "wants no messages", now
 	case m.Said == store.Lost && !by.Once(ctx): // it may have gone out, and who takes it cannot tell
-		return "failed", gateway.ErrUnsure.Error() + ": telephone", now
+		return "failed", messaging.ErrUnsure.Error() + ": telephone", now
 	}
-	r, err := by.Send(ctx, gateway.Message{ID: m.ID, To: m.Reach, Subject: m.Subject, Text: m.Body})
+	r, err := by.Send(ctx, messaging.Message{ID: m.ID, To: m.Reach, Subject: m.Subject, Text: m.Body})
 	switch {
 	case err == nil && r.State == "sent":
 		return "sent", r.Said, now.Add(askAfter)
 	case err == nil:
 		return r.State, r.Said, now
-	case errors.Is(err, gateway.ErrNone):
-		return "held", gateway.ErrNone.Error() + ": telephone, print the page, or name one in House rules", now
-	case errors.Is(err, gateway.ErrUnsure):
-		return "failed", gateway.ErrUnsure.Error() + ": telephone", now
-	case errors.Is(err, gateway.ErrRefused):
+	case errors.Is(err, messaging.ErrNone):
+		return "held", messaging.ErrNone.Error() + ": telephone, print the page, or name one in House rules", now
+	case errors.Is(err, messaging.ErrUnsure):
+		return "failed", messaging.ErrUnsure.Error() + ": telephone", now
+	case errors.Is(err, messaging.ErrRefused):
 		return "failed", err.Error(), now
 	case m.Tries >= mostTries:
 		return "failed", fmt.Sprintf("tried %d times: %s", m.Tries, err), now
@@ -194,9 +194,9 @@ func (s *Service) askOn(ctx context.Context, by Carrier) error {
 	for _, m := range rows {
 		now := s.Now()
 		r, err := by.State(ctx, m.ID)
-		age := now.Sub(store.Moment(m.MadeAt))
+		age := now.Sub(store.ParseTime(m.MadeAt))
 		if err != nil {
-			r = gateway.Receipt{State: "sent", Said: m.Said}
+			r = messaging.Receipt{State: "sent", Said: m.Said}
 		}
 		next := now.Add(max(askAfter, age/4))
 		if age > askUntil {

@@ -10,13 +10,13 @@ import (
 	"botanik/core/fault"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
 // RoundRow is one grower to be asked, or who has answered.
 type RoundRow struct {
-	desk.Ask
+	desk.Question
 	Kind   string `json:"kind" enum:"answered,call,boss,late,due,decide,moved,soon"`
 	Told   string `json:"told,omitempty" doc:"what was told last, in a word or a note"`
 	Silent int    `json:"silent,omitempty" doc:"times without an answer, one after the other"`
@@ -112,14 +112,14 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 	if err != nil {
 		return RoundRow{}, err
 	}
-	row := RoundRow{Ask: a, Kind: kind, Silent: c.Now().Silent()}
+	row := RoundRow{Question: a, Kind: kind, Silent: c.Now().Silent()}
 	last := lastTold(&c)
 	if last != nil {
 		row.Told = strings.Trim(last.Word+"; "+last.Note, "; ")
 	}
 	if kind == "" {
 		k := s.CauseOf(&c)
-		row.Kind = casework.RoundKind(casework.Standing{
+		row.Kind = casework.RoundKind(casework.QueueState{
 			Unread: last != nil && last.Unread, Silences: row.Silent, Regulated: k != nil && k.Regulated != "",
 			Heard: last != nil && !last.Silent && last.Next != nil, Late: a.Late,
 		})
@@ -155,7 +155,7 @@ func (s *Service) TakeNext(ctx context.Context, who desk.Person, id string, from
 	case "call", "refer":
 		return desk.View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
 	default:
-		return s.Change(ctx, who, id, from, "round", func(m house.Moment, c *desk.Case) (string, error) {
+		return s.Change(ctx, who, id, from, "round", func(m settings.Moment, c *desk.Case) (string, error) {
 			c.Begin()
 			c.Clear(casework.Reopens[move], true)
 			if move != "repeat" {

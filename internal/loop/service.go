@@ -15,7 +15,7 @@ type Service struct {
 func New(d *desk.Service) *Service {
 	s := &Service{d}
 	d.WeatherChanged = func(ctx context.Context) error {
-		_, err := s.TurnOfWeather(ctx)
+		_, err := s.RescheduleForWeather(ctx)
 		return err
 	}
 	return s

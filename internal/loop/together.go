@@ -14,13 +14,13 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/handout"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
-// Together is what one grower takes home at once: several plants, one list of what to buy,
+// JointHandout is what one grower takes home at once: several plants, one list of what to buy,
 // one calendar.
-type Together struct {
+type JointHandout struct {
 	Grower string           `json:"grower"`
 	Desk   string           `json:"desk"`
 	Date   string           `json:"date"`
@@ -47,20 +47,20 @@ type TogetherDay struct {
 // mostTogether are how many cases are handed over at once.
 const mostTogether = 12
 
-// Together gathers what else of a case's grower could be handed over, and what was.
-func (s *Service) Together(ctx context.Context, id string) (Together, error) {
+// JointHandout gathers what else of a case's grower could be handed over, and what was.
+func (s *Service) JointHandout(ctx context.Context, id string) (JointHandout, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return Together{}, err
+		return JointHandout{}, err
 	}
 	c, err := s.Read(ctx, id)
 	if err != nil {
-		return Together{}, err
+		return JointHandout{}, err
 	}
-	out := Together{Grower: c.Intake.Grower, Desk: m.Name, Date: m.Today.Long(), Ready: []desk.Tag{}, NotYet: []NotYet{}, Sheets: []casefile.Sheet{}, Days: []TogetherDay{}, Buy: []string{}}
+	out := JointHandout{Grower: c.Intake.Grower, Desk: m.Name, Date: m.Today.Long(), Ready: []desk.Tag{}, NotYet: []NotYet{}, Sheets: []casefile.Sheet{}, Days: []TogetherDay{}, Buy: []string{}}
 	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, desk.MostEarlier)
 	if err != nil {
-		return Together{}, err
+		return JointHandout{}, err
 	}
 	for _, r := range rows {
 		if r.ID == id {
@@ -83,7 +83,7 @@ func (s *Service) Together(ctx context.Context, id string) (Together, error) {
 	for _, x := range with {
 		other, err := s.Read(ctx, x)
 		if err != nil {
-			return Together{}, err
+			return JointHandout{}, err
 		}
 		if other.Page != nil && other.Intake.Person == c.Intake.Person {
 			docs = append(docs, other)
@@ -222,7 +222,7 @@ func (s *Service) HandOverTogether(ctx context.Context, who desk.Person, cases [
 
 // linksTogether are the addresses of what was handed over together, each with its plant, and
 // a name for the set; empty where it was one case alone.
-func (s *Service) linksTogether(ctx context.Context, m house.Moment, c *desk.Case) (links, once string, err error) {
+func (s *Service) linksTogether(ctx context.Context, m settings.Moment, c *desk.Case) (links, once string, err error) {
 	h := c.Now().Handover
 	if h == nil || len(h.With) < 2 || m.Public == "" {
 		return "", "", nil

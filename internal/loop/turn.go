@@ -14,15 +14,15 @@ import (
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
-// TurnOfWeather goes through the treatments of the coming days that were handed over, and
+// RescheduleForWeather goes through the treatments of the coming days that were handed over, and
 // moves those whose weather turned bad: inside the label and the picking, said in the story
 // and on the grower's page. It answers how many cases changed. A case that somebody changes
 // at the same moment is left for the next time.
-func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
+func (s *Service) RescheduleForWeather(ctx context.Context) (int, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return 0, err
@@ -33,7 +33,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 			ids = append(ids, r.ID)
 		}
 	}
-	rows, err := s.Store.PutOnBetween(ctx, ids, m.Today.String(), m.Today.Add(plan.FitDays).String())
+	rows, err := s.Store.ApplicationsBetween(ctx, ids, m.Today.String(), m.Today.Add(plan.FitDays).String())
 	if err != nil {
 		return 0, err
 	}
@@ -57,7 +57,7 @@ func (s *Service) TurnOfWeather(ctx context.Context) (int, error) {
 }
 
 // turn moves the days of one case.
-func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, error) {
+func (s *Service) turn(ctx context.Context, m settings.Moment, id string) (bool, error) {
 	c, err := s.Read(ctx, id)
 	if err != nil {
 		return false, err
@@ -66,7 +66,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m house.Moment, c *desk.Case) (string, error) {
+	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m settings.Moment, c *desk.Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
 	if err != nil || x.Same {
@@ -87,7 +87,7 @@ func (s *Service) turn(ctx context.Context, m house.Moment, id string) (bool, er
 }
 
 // turned is what the weather asks of the days of a case that was handed over.
-func (s *Service) turned(m house.Moment, c *desk.Case) ([]lifecycle.Move, []civil.Day, error) {
+func (s *Service) turned(m settings.Moment, c *desk.Case) ([]lifecycle.Move, []civil.Day, error) {
 	r := c.Now()
 	if r.Handover == nil || r.Days == nil || r.Treatment == nil || c.Closing != nil || c.Page == nil {
 		return nil, nil, nil
@@ -96,7 +96,7 @@ func (s *Service) turned(m house.Moment, c *desk.Case) ([]lifecycle.Move, []civi
 	before := *c
 	before.Rounds = slices.Clone(c.Rounds)
 	before.Rounds[len(before.Rounds)-1].Given = nil
-	t, err := s.TaskOf(m, &before, nil)
+	t, err := s.Task(m, &before, nil)
 	if err != nil {
 		return nil, nil, err
 	}
@@ -105,7 +105,7 @@ func (s *Service) turned(m house.Moment, c *desk.Case) ([]lifecycle.Move, []civi
 
 // putOff writes moved days into the round, what it put on, the day to ask and the grower's
 // page, and says so.
-func (s *Service) putOff(m house.Moment, c *desk.Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
+func (s *Service) putOff(m settings.Moment, c *desk.Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
 	r := c.Now()
 	was := r.Days.On
 	d := *r.Days

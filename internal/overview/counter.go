@@ -12,7 +12,7 @@ import (
 	"botanik/core/sprayday"
 	"botanik/core/weather"
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -26,17 +26,17 @@ type Notice struct {
 
 // Today is the counter.
 type Today struct {
-	Desk    string     `json:"desk"`
-	Date    string     `json:"date"`
-	Brought int        `json:"brought"`
-	Longest int        `json:"longestMinutes"`
-	Waiting []desk.Tag `json:"waiting"`
-	Bench   []desk.Tag `json:"bench"`
-	Ready   []desk.Tag `json:"ready"`
-	Ask     []desk.Ask `json:"ask"`
-	Notices []Notice   `json:"notices"`
-	Weather string     `json:"weather"`
-	Counts  Counts     `json:"counts" doc:"how many there are in all; the trays show the oldest"`
+	Desk    string          `json:"desk"`
+	Date    string          `json:"date"`
+	Brought int             `json:"brought"`
+	Longest int             `json:"longestMinutes"`
+	Waiting []desk.Tag      `json:"waiting"`
+	Bench   []desk.Tag      `json:"bench"`
+	Ready   []desk.Tag      `json:"ready"`
+	Ask     []desk.Question `json:"ask"`
+	Notices []Notice        `json:"notices"`
+	Weather string          `json:"weather"`
+	Counts  Counts          `json:"counts" doc:"how many there are in all; the trays show the oldest"`
 }
 
 // Counts of the trays.
@@ -59,7 +59,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	if err != nil {
 		return Today{}, err
 	}
-	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []desk.Ask{}, Weather: s.forecast(air)}
+	out := Today{Desk: m.Name, Date: m.Today.Long(), Notices: []Notice{}, Ask: []desk.Question{}, Weather: s.forecast(air)}
 	midnight := m.Today.Midnight(m.Clock)
 	if out.Brought, err = s.Store.BroughtSince(ctx, store.Stamp(midnight)); err != nil {
 		return Today{}, err
@@ -109,7 +109,7 @@ func (s *Service) forecast(d weather.Day) string {
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, m house.Moment) error {
+func (s *Service) notices(ctx context.Context, out *Today, m settings.Moment) error {
 	day := m.Today
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
 		if k := s.Base().Cause(t.Cause); k != nil && k.Regulated != "" {
@@ -159,12 +159,12 @@ func (s *Service) notices(ctx context.Context, out *Today, m house.Moment) error
 }
 
 // eveningNotice tells of an evening that suits spraying, by the same rule as Spray days.
-func (s *Service) eveningNotice(m house.Moment, out *Today) error {
+func (s *Service) eveningNotice(m settings.Moment, out *Today) error {
 	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(2).Midnight(m.Clock))
 	if err != nil {
 		return err
 	}
-	today := slices.DeleteFunc(sprayday.Judge(hours, sprayday.AnyEvening, m.Spot().Lat, m.Spot().Lon), func(h sprayday.Judged) bool {
+	today := slices.DeleteFunc(sprayday.JudgeHours(hours, sprayday.AnyEvening, m.Spot().Lat, m.Spot().Lon), func(h sprayday.Judged) bool {
 		return civil.Of(h.At, m.Clock) != m.Today || h.At.Before(m.Now)
 	})
 	best, ok := sprayday.Evening(today, m.Clock)
@@ -191,7 +191,7 @@ const lostBack = 3
 
 // wetAhead tells of wet leaves that let a disease in within days, where a case in a tray
 // or to be asked about has it: what protects has to lie on the leaf before.
-func (s *Service) wetAhead(m house.Moment, out *Today) error {
+func (s *Service) wetAhead(m settings.Moment, out *Today) error {
 	watched := slices.Concat(out.Waiting, out.Bench, out.Ready)
 	for _, a := range out.Ask {
 		watched = append(watched, a.Tag)

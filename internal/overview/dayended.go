@@ -74,15 +74,15 @@ func (s *Service) Day(ctx context.Context, iso string) (DaySummary, error) {
 	if last, err := s.Store.LastDeedBefore(ctx, store.Stamp(day.Midnight(m.Clock))); err != nil {
 		return DaySummary{}, err
 	} else if last != "" {
-		out.Before = civil.Of(store.Moment(last), m.Clock).String()
+		out.Before = civil.Of(store.ParseTime(last), m.Clock).String()
 	}
 	s.sumUp(&out, deeds)
 	return out, nil
 }
 
-func (s *Service) sumUp(out *DaySummary, deeds []store.Deed) {
+func (s *Service) sumUp(out *DaySummary, deeds []store.Activity) {
 	by, looked, named := map[string]*DayOfPerson{}, map[string]map[string]bool{}, map[string]int{}
-	in, minutes := map[string]store.Deed{}, []float64{}
+	in, minutes := map[string]store.Activity{}, []float64{}
 	handed := map[string]bool{}
 	for _, d := range deeds {
 		p := by[d.Who]
@@ -98,7 +98,7 @@ func (s *Service) sumUp(out *DaySummary, deeds []store.Deed) {
 			out.Handed++
 			handed[d.CaseID] = true
 			if first, ok := in[d.CaseID]; ok {
-				minutes = append(minutes, store.Moment(d.At).Sub(store.Moment(first.At)).Minutes())
+				minutes = append(minutes, store.ParseTime(d.At).Sub(store.ParseTime(first.At)).Minutes())
 			}
 		case "close":
 			out.Closed++

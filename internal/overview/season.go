@@ -14,7 +14,7 @@ import (
 	"botanik/core/lifecycle"
 	"botanik/core/season"
 	"botanik/core/weather"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -76,7 +76,7 @@ type NamedSurge struct {
 
 // NamedAdvice is what came of a remedy against a cause.
 type NamedAdvice struct {
-	season.Worked
+	season.SuccessRate
 	Cause      string `json:"cause"`
 	CauseName  string `json:"causeName"`
 	Remedy     string `json:"remedy"`
@@ -123,7 +123,7 @@ func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error)
 	if out.Before, err = s.Store.BroughtBetween(ctx, store.Stamp(first.Add(-yearOfDays).Midnight(m.Clock)), store.Stamp(last.Add(1-yearOfDays).Midnight(m.Clock))); err != nil {
 		return Season{}, err
 	}
-	for _, f := range []func(context.Context, house.Moment, *Season, civil.Day, string, string) error{s.waited, s.advisedIn, s.mistakenIn, s.arrivals} {
+	for _, f := range []func(context.Context, settings.Moment, *Season, civil.Day, string, string) error{s.waited, s.advisedIn, s.mistakenIn, s.arrivals} {
 		if err := f(ctx, m, &out, last, begin, end); err != nil {
 			return Season{}, err
 		}
@@ -138,7 +138,7 @@ func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error)
 // yearOfDays is a year of whole weeks.
 const yearOfDays = 364
 
-func stretch(m house.Moment, from, to string) (first, last civil.Day, err error) {
+func stretch(m settings.Moment, from, to string) (first, last civil.Day, err error) {
 	var l fault.List
 	last = m.Today
 	if to != "" {
@@ -173,8 +173,8 @@ func (s *Service) causeName(id string) string {
 }
 
 // tally puts what came in into bands, plants and squares.
-func (s *Service) tally(out *Season, rows []store.Tally, weeks []civil.Day) {
-	settled, hosts, squares := []season.Settled{}, map[string]int{}, map[string]map[string]int{}
+func (s *Service) tally(out *Season, rows []store.WeekTally, weeks []civil.Day) {
+	settled, hosts, squares := []season.WeekCounts{}, map[string]int{}, map[string]map[string]int{}
 	for _, w := range weeks {
 		out.Weeks = append(out.Weeks, w.String())
 	}
@@ -187,7 +187,7 @@ func (s *Service) tally(out *Season, rows []store.Tally, weeks []civil.Day) {
 		if r.Degree == "" || r.Degree == "undetermined" {
 			cause = ""
 		}
-		settled = append(settled, season.Settled{Day: day, Cause: cause, N: r.N})
+		settled = append(settled, season.WeekCounts{Day: day, Cause: cause, N: r.N})
 		out.N += r.N
 		if r.Degree == "undetermined" {
 			out.Unknown += r.N
@@ -239,20 +239,20 @@ func mostOf(counts map[string]int, most int, name func(string) string) []SeasonC
 	return out[:min(most, len(out))]
 }
 
-func (s *Service) waited(ctx context.Context, _ house.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) waited(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.Waits(ctx, begin, end)
 	if err != nil {
 		return err
 	}
 	minutes := make([]float64, 0, len(rows))
 	for _, r := range rows {
-		minutes = append(minutes, max(0, store.Moment(r.To).Sub(store.Moment(r.From)).Minutes()))
+		minutes = append(minutes, max(0, store.ParseTime(r.To).Sub(store.ParseTime(r.From)).Minutes()))
 	}
 	out.Waits = season.WaitsOf(minutes)
 	return nil
 }
 
-func (s *Service) advisedIn(ctx context.Context, _ house.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) advisedIn(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.AdvisedIn(ctx, begin, end)
 	if err != nil {
 		return err
@@ -267,7 +267,7 @@ func (s *Service) advisedIn(ctx context.Context, _ house.Moment, out *Season, _ 
 	return nil
 }
 
-func (s *Service) mistakenIn(ctx context.Context, _ house.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) mistakenIn(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.MistakenIn(ctx, begin, end)
 	for _, r := range rows {
 		out.Mistaken = append(out.Mistaken, NamedMistake{r.Was, s.causeName(r.Was), r.Became, s.causeName(r.Became), r.N})
@@ -275,7 +275,7 @@ func (s *Service) mistakenIn(ctx context.Context, _ house.Moment, out *Season, _
 	return err
 }
 
-func (s *Service) arrivals(ctx context.Context, m house.Moment, out *Season, last civil.Day, _, _ string) error {
+func (s *Service) arrivals(ctx context.Context, m settings.Moment, out *Season, last civil.Day, _, _ string) error {
 	rows, err := s.Store.Firsts(ctx, civil.Date(last.Year()-yearsOfFirsts, 1, 1).String())
 	if err != nil {
 		return err
@@ -309,7 +309,7 @@ func (s *Service) arrivals(ctx context.Context, m house.Moment, out *Season, las
 
 // degreeDays answers degree-days from the first of a day's year up to that day, and in the end
 // whose weather they are of. The days of each year are read once.
-func (s *Service) degreeDays(m house.Moment) (of func(on civil.Day, lower, upper float64) (float64, bool), from func() string) {
+func (s *Service) degreeDays(m settings.Moment) (of func(on civil.Day, lower, upper float64) (float64, bool), from func() string) {
 	years, whose := map[int][]weather.Day{}, []string{}
 	from = func() string {
 		if len(whose) == 0 {
@@ -322,7 +322,7 @@ func (s *Service) degreeDays(m house.Moment) (of func(on civil.Day, lower, upper
 		days, read := years[on.Year()]
 		if !read {
 			var err error
-			if days, err = weather.Days(s.Weather, m.Spot(), start, civil.Date(on.Year()+1, 1, 1).Sub(start), m.Clock); err != nil {
+			if days, err = weather.Daily(s.Weather, m.Spot(), start, civil.Date(on.Year()+1, 1, 1).Sub(start), m.Clock); err != nil {
 				return 0, false
 			}
 			years[on.Year()] = days
@@ -363,10 +363,10 @@ func (s *Service) surges(ctx context.Context, day civil.Day) ([]season.Surge, er
 	x.mu.Lock()
 	defer x.mu.Unlock()
 	if x.is == nil || x.day != day || x.gen != gen {
-		settled := make([]season.Settled, 0, len(rows))
+		settled := make([]season.WeekCounts, 0, len(rows))
 		for _, r := range rows {
 			if d, err := civil.Parse(r.Day); err == nil {
-				settled = append(settled, season.Settled{Day: d, Cause: r.Cause, N: r.N})
+				settled = append(settled, season.WeekCounts{Day: d, Cause: r.Cause, N: r.N})
 			}
 		}
 		x.day, x.gen, x.is = day, gen, season.Surges(settled, day)

@@ -9,15 +9,15 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
 // Load is what somebody has in hand.
 type Load struct {
-	desk.Keeper
+	desk.Assignee
 	Role  string       `json:"role,omitempty"`
 	Bench int          `json:"bench" doc:"on the bench, with who reviews, or ready"`
 	Out   int          `json:"out" doc:"out at growers"`
@@ -70,11 +70,11 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 	if err != nil {
 		return Workload{}, err
 	}
-	out := Workload{People: []Load{}, Nobodys: Load{Keeper: desk.Keeper{Name: "nobody"}, Away: []AwayDays{}, Cases: []KeptByThem{}}}
+	out := Workload{People: []Load{}, Nobodys: Load{Assignee: desk.Assignee{Name: "nobody"}, Away: []AwayDays{}, Cases: []KeptByThem{}}}
 	of := map[string]*Load{}
 	for _, a := range accounts {
 		if a.Active {
-			out.People = append(out.People, Load{Keeper: desk.Keeper{ID: a.ID, Name: a.Name}, Role: a.Role, Away: []AwayDays{}, Cases: []KeptByThem{}})
+			out.People = append(out.People, Load{Assignee: desk.Assignee{ID: a.ID, Name: a.Name}, Role: a.Role, Away: []AwayDays{}, Cases: []KeptByThem{}})
 		}
 	}
 	for i := range out.People {
@@ -115,7 +115,7 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 
 // keeperOf finds somebody a case can be given to: who may sign in and is there. Errors
 // name to.
-func (s *Service) keeperOf(ctx context.Context, m house.Moment, id string) (store.Account, error) {
+func (s *Service) keeperOf(ctx context.Context, m settings.Moment, id string) (store.Account, error) {
 	accounts, err := s.Store.Accounts(ctx)
 	if err != nil {
 		return store.Account{}, err
@@ -141,8 +141,8 @@ func (s *Service) keeperOf(ctx context.Context, m house.Moment, id string) (stor
 
 // GiveTo makes a case somebody else's; a trainee gives only their own. Errors name to.
 func (s *Service) GiveTo(ctx context.Context, who desk.Person, id string, from int, to string) (desk.View, error) {
-	return s.Change(ctx, who, id, from, "keeper", func(m house.Moment, c *desk.Case) (string, error) {
-		if !who.May(people.GiveNobodys) && c.Keeper != who.ID {
+	return s.Change(ctx, who, id, from, "keeper", func(m settings.Moment, c *desk.Case) (string, error) {
+		if !who.May(accounts.GiveNobodys) && c.Keeper != who.ID {
 			return "", desk.ErrForbidden
 		}
 		a, err := s.keeperOf(ctx, m, to)
@@ -157,7 +157,7 @@ func (s *Service) GiveTo(ctx context.Context, who desk.Person, id string, from i
 // GiveAll makes all open cases of somebody another's, all or none. One gives one's own and
 // nobody's; a coordinator anybody's. It answers how many there were.
 func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string) (int, error) {
-	if who.ID != from && !who.May(people.GiveAnybodys) && (from != "" || !who.May(people.GiveNobodys)) {
+	if who.ID != from && !who.May(accounts.GiveAnybodys) && (from != "" || !who.May(accounts.GiveNobodys)) {
 		return 0, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -174,7 +174,7 @@ func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string)
 	}
 	writes := []store.Write{}
 	for _, r := range rows {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ house.Moment, c *desk.Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ settings.Moment, c *desk.Case) (string, error) {
 			c.Keeper = a.ID
 			return "given to " + a.Name, nil
 		})
@@ -191,7 +191,7 @@ func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string)
 // SetAway writes down on which days somebody is not there: oneself, or, for a coordinator,
 // anybody. Errors name account, first or last.
 func (s *Service) SetAway(ctx context.Context, who desk.Person, account string, days AwayDays) error {
-	if who.ID != account && !who.May(people.AwayOthers) {
+	if who.ID != account && !who.May(accounts.AwayOthers) {
 		return desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -230,7 +230,7 @@ func (s *Service) SetAway(ctx context.Context, who desk.Person, account string, 
 
 // EndAway takes such a stretch back. Errors name first.
 func (s *Service) EndAway(ctx context.Context, who desk.Person, account, first string) error {
-	if who.ID != account && !who.May(people.AwayOthers) {
+	if who.ID != account && !who.May(accounts.AwayOthers) {
 		return desk.ErrForbidden
 	}
 	err := s.Store.EndAway(ctx, account, first)

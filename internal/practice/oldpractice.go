@@ -8,11 +8,11 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/differential"
-	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/core/training"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 )
 
 // OldCase is a closed case of this desk as practice: what it was on, and nothing of who.
@@ -30,7 +30,7 @@ const fewestLooks = 3
 // OfferPractice offers a closed case as practice, or no longer. Coordinators only. Errors
 // say why a case cannot be practised on.
 func (s *Service) OfferPractice(ctx context.Context, who desk.Person, id string, offer bool) error {
-	if !who.May(people.SetHouse) {
+	if !who.May(accounts.SetHouse) {
 		return desk.ErrForbidden
 	}
 	c, err := s.Read(ctx, id)
@@ -83,7 +83,7 @@ func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	sample := drill.Sample{Only: true, Cause: c.Verdict.Cause, There: map[string][]string{}, Story: nameless(c.Intake.Story, c.Intake.Grower, c.Intake.Contact), Setting: differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}}
+	sample := training.Sample{Only: true, Cause: c.Verdict.Cause, There: map[string][]string{}, Story: nameless(c.Intake.Story, c.Intake.Grower, c.Intake.Contact), Setting: differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}}
 	if c.Closing.Confirmed != "" {
 		sample.Cause = c.Closing.Confirmed
 	} else if c.Verdict.Degree == "undetermined" {

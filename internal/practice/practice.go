@@ -9,25 +9,25 @@ import (
 	"strings"
 
 	"botanik/core/civil"
-	"botanik/core/drill"
 	"botanik/core/fault"
+	"botanik/core/training"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
 // Practice is how somebody does, and what comes next.
 type Practice struct {
-	Course      house.Course     `json:"course"`
-	Version     int              `json:"version" doc:"of the course"`
-	Today       int              `json:"today" doc:"answers given today"`
-	Days        int              `json:"days" doc:"days of the last four weeks on which something was practised"`
-	Due         int              `json:"due" doc:"things once known that are fading"`
-	Calibration drill.Calibrated `json:"calibration"`
-	Kinds       []KindDone       `json:"kinds"`
-	Cases       []int            `json:"cases" doc:"points of the last whole cases, oldest first"`
-	Sureties    []Surety         `json:"sureties" doc:"certainties to choose from"`
+	Course      settings.Course     `json:"course"`
+	Version     int                 `json:"version" doc:"of the course"`
+	Today       int                 `json:"today" doc:"answers given today"`
+	Days        int                 `json:"days" doc:"days of the last four weeks on which something was practised"`
+	Due         int                 `json:"due" doc:"things once known that are fading"`
+	Calibration training.Calibrated `json:"calibration"`
+	Kinds       []KindDone          `json:"kinds"`
+	Cases       []int               `json:"cases" doc:"points of the last whole cases, oldest first"`
+	Sureties    []Surety            `json:"sureties" doc:"certainties to choose from"`
 }
 
 // Surety is a certainty with its word.
@@ -51,8 +51,8 @@ const (
 	fourWeeks   = 28
 )
 
-// HowIDo is somebody's own practice.
-func (s *Service) HowIDo(ctx context.Context, who desk.Person) (Practice, error) {
+// Progress is somebody's own practice.
+func (s *Service) Progress(ctx context.Context, who desk.Person) (Practice, error) {
 	m, err := s.House.Moment(ctx)
 	if err != nil {
 		return Practice{}, err
@@ -65,22 +65,22 @@ func (s *Service) HowIDo(ctx context.Context, who desk.Person) (Practice, error)
 	if err != nil {
 		return out, err
 	}
-	told, days, by := []drill.Told{}, map[civil.Day]bool{}, map[string]*KindDone{}
-	for _, k := range drill.Kinds {
-		out.Kinds = append(out.Kinds, KindDone{Kind: k, Name: drill.KindNames[k]})
+	told, days, by := []training.Forecast{}, map[civil.Day]bool{}, map[string]*KindDone{}
+	for _, k := range training.Kinds {
+		out.Kinds = append(out.Kinds, KindDone{Kind: k, Name: training.KindNames[k]})
 	}
 	for i := range out.Kinds {
 		by[out.Kinds[i].Kind] = &out.Kinds[i]
 	}
 	for _, r := range rows {
-		day := civil.Of(store.Moment(r.At), m.Clock)
+		day := civil.Of(store.ParseTime(r.At), m.Clock)
 		if day == m.Today {
 			out.Today++
 		}
 		if m.Today.Sub(day) < fourWeeks {
 			days[day] = true
 		}
-		told = append(told, drill.Told{Sure: r.Sure, Right: r.Correct})
+		told = append(told, training.Forecast{Sure: r.Sure, Right: r.Correct})
 		if k := by[r.Kind]; k != nil {
 			k.N++
 			if r.Correct {
@@ -91,8 +91,8 @@ func (s *Service) HowIDo(ctx context.Context, who desk.Person) (Practice, error)
 		}
 	}
 	slices.Reverse(out.Cases)
-	out.Days, out.Calibration = len(days), drill.Calibrate(told)
-	for _, x := range drill.Sureties {
+	out.Days, out.Calibration = len(days), training.Calibrate(told)
+	for _, x := range training.Sureties {
 		out.Sureties = append(out.Sureties, Surety{x.Sure, x.Name})
 	}
 	known, err := s.remembered(ctx, who)
@@ -104,19 +104,19 @@ func (s *Service) HowIDo(ctx context.Context, who desk.Person) (Practice, error)
 	return out, err
 }
 
-func (s *Service) remembered(ctx context.Context, who desk.Person) (map[string]drill.Memory, error) {
+func (s *Service) remembered(ctx context.Context, who desk.Person) (map[string]training.Memory, error) {
 	rows, err := s.Store.RememberedBy(ctx, who.ID)
-	out := map[string]drill.Memory{}
+	out := map[string]training.Memory{}
 	for _, r := range rows {
-		out[r.Key] = drill.Memory{Right: r.Right, Wrong: r.Wrong, Last: store.Moment(r.Last)}
+		out[r.Key] = training.Memory{Right: r.Right, Wrong: r.Wrong, Last: store.ParseTime(r.Last)}
 	}
 	return out, err
 }
 
 // matters is what matters to practise at this desk now: the course, what was mistaken here in
 // the last year, what the next weeks bring.
-func (s *Service) matters(ctx context.Context, m house.Moment, c house.Course) (drill.Interest, error) {
-	out := drill.Interest{Classes: c.Classes, Mixed: map[string]bool{}, Month: int(m.Today.Add(fourWeeks / 2).Month())}
+func (s *Service) matters(ctx context.Context, m settings.Moment, c settings.Course) (training.Interest, error) {
+	out := training.Interest{Classes: c.Classes, Mixed: map[string]bool{}, Month: int(m.Today.Add(fourWeeks / 2).Month())}
 	if m.South() {
 		out.Month = civil.AcrossEquator(out.Month)
 	}
@@ -129,19 +129,19 @@ func (s *Service) matters(ctx context.Context, m house.Moment, c house.Course) (
 
 // Asked is a question without its answer.
 type Asked struct {
-	ID      string         `json:"id"`
-	Kind    string         `json:"kind"`
-	Name    string         `json:"name"`
-	Ask     string         `json:"ask"`
-	Plate   string         `json:"plate,omitempty" doc:"cause whose plate is shown"`
-	Facts   []string       `json:"facts"`
-	Options []drill.Choice `json:"options"`
+	ID      string            `json:"id"`
+	Kind    string            `json:"kind"`
+	Name    string            `json:"name"`
+	Ask     string            `json:"ask"`
+	Plate   string            `json:"plate,omitempty" doc:"cause whose plate is shown"`
+	Facts   []string          `json:"facts"`
+	Options []training.Choice `json:"options"`
 }
 
-// AskMe is the next short question: what is fading and matters most, or of one kind.
-func (s *Service) AskMe(ctx context.Context, who desk.Person, kind string) (Asked, error) {
-	if kind != "" && !slices.Contains(drill.Kinds, kind) {
-		return Asked{}, fault.New("kind", fmt.Sprintf("%q is no short form", kind), "use "+strings.Join(drill.Kinds, ", "))
+// NextQuestion is the next short question: what is fading and matters most, or of one kind.
+func (s *Service) NextQuestion(ctx context.Context, who desk.Person, kind string) (Asked, error) {
+	if kind != "" && !slices.Contains(training.Kinds, kind) {
+		return Asked{}, fault.New("kind", fmt.Sprintf("%q is no short form", kind), "use "+strings.Join(training.Kinds, ", "))
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
@@ -160,11 +160,11 @@ func (s *Service) AskMe(ctx context.Context, who desk.Person, kind string) (Aske
 		return Asked{}, err
 	}
 	dice := rand.New(rand.NewPCG(rand.Uint64(), 8)) //nolint:gosec // practice, no secret
-	asker := drill.Asker{E: s.Engine()}
+	asker := training.Asker{E: s.Engine()}
 	kinds := []string{kind}
 	if kind == "" {
 		if kinds = slices.Clone(course.Kinds); len(kinds) == 0 {
-			kinds = slices.Clone(drill.Kinds)
+			kinds = slices.Clone(training.Kinds)
 		}
 		dice.Shuffle(len(kinds), func(i, j int) { kinds[i], kinds[j] = kinds[j], kinds[i] })
 	}
@@ -174,17 +174,17 @@ func (s *Service) AskMe(ctx context.Context, who desk.Person, kind string) (Aske
 	return Asked{}, fault.New("kind", "nothing fair comes to mind", "try another form")
 }
 
-func (s *Service) put(ctx context.Context, who desk.Person, q drill.Question) (Asked, error) {
+func (s *Service) put(ctx context.Context, who desk.Person, q training.Question) (Asked, error) {
 	raw, err := json.Marshal(q)
 	if err != nil {
 		return Asked{}, err
 	}
 	d := store.OpenDrill{ID: desk.NewID(s.Now()), Account: who.ID, Kind: "question", At: store.Stamp(s.Now()), Body: string(raw)}
-	return Asked{d.ID, q.Kind, drill.KindNames[q.Kind], q.Ask, q.Plate, q.Facts, q.Options}, s.Store.PutDrill(ctx, d)
+	return Asked{d.ID, q.Kind, training.KindNames[q.Kind], q.Ask, q.Plate, q.Facts, q.Options}, s.Store.PutDrill(ctx, d)
 }
 
-// Marked is what an answer was worth.
-type Marked struct {
+// MarkedAnswer is what an answer was worth.
+type MarkedAnswer struct {
 	Right  bool    `json:"right"`
 	Option string  `json:"option" doc:"the right one"`
 	Why    string  `json:"why"`
@@ -199,27 +199,27 @@ func sureOf(sure float64) error {
 }
 
 // AnswerMe takes an answer and says what is right, and why. Errors name choice or sure.
-func (s *Service) AnswerMe(ctx context.Context, who desk.Person, id, choice string, sure float64) (Marked, error) {
+func (s *Service) AnswerMe(ctx context.Context, who desk.Person, id, choice string, sure float64) (MarkedAnswer, error) {
 	d, err := s.Store.Drill(ctx, who.ID, id)
 	if err != nil || d.Kind != "question" {
-		return Marked{}, desk.ErrNotFound
+		return MarkedAnswer{}, desk.ErrNotFound
 	}
-	var q drill.Question
+	var q training.Question
 	if err := json.Unmarshal([]byte(d.Body), &q); err != nil {
-		return Marked{}, err
+		return MarkedAnswer{}, err
 	}
-	if !slices.ContainsFunc(q.Options, func(o drill.Choice) bool { return o.ID == choice }) {
-		return Marked{}, fault.New("choice", fmt.Sprintf("%q is none of the answers", choice), "choose one of them")
+	if !slices.ContainsFunc(q.Options, func(o training.Choice) bool { return o.ID == choice }) {
+		return MarkedAnswer{}, fault.New("choice", fmt.Sprintf("%q is none of the answers", choice), "choose one of them")
 	}
 	if err := sureOf(sure); err != nil {
-		return Marked{}, err
+		return MarkedAnswer{}, err
 	}
 	right := choice == q.Right
 	if err := s.Store.AnswerDrill(ctx, store.Drilled{ID: id, Account: who.ID, At: store.Stamp(s.Now()), Kind: q.Kind, Key: q.Key, Correct: right, Sure: sure, Points: -1}); err != nil {
-		return Marked{}, err
+		return MarkedAnswer{}, err
 	}
 	known, err := s.remembered(ctx, who)
-	return Marked{right, q.Right, q.Why, known[q.Key].HalfLife()}, err
+	return MarkedAnswer{right, q.Right, q.Why, known[q.Key].HalfLife()}, err
 }
 
 // Learner is how somebody gets on, as the coordinator sees it: each by themselves, in no
@@ -238,19 +238,19 @@ type Learner struct {
 
 // Learners are those who practised, by name. Coordinators only.
 func (s *Service) Learners(ctx context.Context, who desk.Person) ([]Learner, error) {
-	if !who.May(people.SeeLearners) {
+	if !who.May(accounts.SeeLearners) {
 		return nil, desk.ErrForbidden
 	}
-	accounts, err := s.Store.Accounts(ctx)
+	list, err := s.Store.Accounts(ctx)
 	if err != nil {
 		return nil, err
 	}
 	out := []Learner{}
-	for _, a := range accounts {
+	for _, a := range list {
 		if !a.Active {
 			continue
 		}
-		p, err := s.HowIDo(ctx, desk.Person{ID: a.ID, Name: a.Name, Role: a.Role})
+		p, err := s.Progress(ctx, desk.Person{ID: a.ID, Name: a.Name, Role: a.Role})
 		if err != nil {
 			return nil, err
 		}
@@ -261,18 +261,18 @@ func (s *Service) Learners(ctx context.Context, who desk.Person) ([]Learner, err
 		if x.Course, err = s.onCourse(ctx, a.ID, p.Course); err != nil {
 			return nil, err
 		}
-		if x.N > 0 || a.Role == people.Trainee {
+		if x.N > 0 || a.Role == accounts.Trainee {
 			out = append(out, x)
 		}
 	}
 	return out, nil
 }
 
-func (s *Service) onCourse(ctx context.Context, account string, c house.Course) (int, error) {
+func (s *Service) onCourse(ctx context.Context, account string, c settings.Course) (int, error) {
 	rows, err := s.Store.RememberedBy(ctx, account)
 	n := 0
 	for _, r := range rows {
-		if k := s.Base().Cause(drill.Subject(r.Key)); k != nil && slices.Contains(c.Classes, k.Class) {
+		if k := s.Base().Cause(training.Subject(r.Key)); k != nil && slices.Contains(c.Classes, k.Class) {
 			n += r.Right + r.Wrong
 		}
 	}

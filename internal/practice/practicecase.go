@@ -9,20 +9,20 @@ import (
 	"slices"
 
 	"botanik/core/differential"
-	"botanik/core/drill"
 	"botanik/core/fault"
 	"botanik/core/remedy"
+	"botanik/core/training"
 	"botanik/internal/desk"
 	"botanik/internal/store"
 )
 
 // practised is a case in practice as it is kept.
 type practised struct {
-	Sample drill.Sample `json:"sample"`
-	Asked  []string     `json:"asked"`
-	Used   bool         `json:"used"`            // a destructive look used the sample up
-	Old    string       `json:"old,omitempty"`   // the real case it was
-	Plant  string       `json:"plant,omitempty"` // of a real case, in the grower's words
+	Sample training.Sample `json:"sample"`
+	Asked  []string        `json:"asked"`
+	Used   bool            `json:"used"`            // a destructive look used the sample up
+	Old    string          `json:"old,omitempty"`   // the real case it was
+	Plant  string          `json:"plant,omitempty"` // of a real case, in the grower's words
 }
 
 // PracticeCase is a made-up sample on the practice bench.
@@ -74,7 +74,7 @@ func (s *Service) PractiseCase(ctx context.Context, who desk.Person) (PracticeCa
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	sample, err := drill.Draw(s.Engine(), rand.New(rand.NewPCG(rand.Uint64(), 9)), m.South(), matters.Of) //nolint:gosec // practice, no secret
+	sample, err := training.Draw(s.Engine(), rand.New(rand.NewPCG(rand.Uint64(), 9)), m.South(), matters.Of) //nolint:gosec // practice, no secret
 	if err != nil {
 		return PracticeCase{}, err
 	}
@@ -132,10 +132,10 @@ func (s *Service) LookInPractice(ctx context.Context, who desk.Person, id, findi
 
 // JudgePractice takes the verdict on a made-up sample and shows what it was, what an expert
 // would have asked, and what it was worth. Errors name cause, act, sure, remedy, amount or every.
-func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string, v drill.PracticeVerdict) (drill.Score, error) {
+func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string, v training.PracticeVerdict) (training.Score, error) {
 	p, err := s.practised(ctx, who, id)
 	if err != nil {
-		return drill.Score{}, err
+		return training.Score{}, err
 	}
 	var l fault.List
 	if v.Cause != "" && s.Base().Cause(v.Cause) == nil {
@@ -150,12 +150,12 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 	l.AddErr("", sureOf(v.Sure))
 	m, err := s.House.Moment(ctx)
 	if err != nil {
-		return drill.Score{}, err
+		return training.Score{}, err
 	}
 	if v.Amount != "" {
-		if d := drill.DosingOf(s.Base(), m.Rules, v.Remedy, p.Sample.Sprayer()); d.Unit == "" {
+		if d := training.DosingOf(s.Base(), m.Rules, v.Remedy, p.Sample.Sprayer()); d.Unit == "" {
 			l.Add("amount", "nothing of this is mixed into a sprayer", "leave it empty")
-		} else if _, err := drill.ReadAmount(v.Amount, d.Unit); err != nil {
+		} else if _, err := training.ReadAmount(v.Amount, d.Unit); err != nil {
 			l.AddErr("", err)
 		}
 	}
@@ -163,7 +163,7 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 		l.Add("every", "is no number of days", "use 1 to 365, or leave it out")
 	}
 	if err := l.Err(); err != nil {
-		return drill.Score{}, err
+		return training.Score{}, err
 	}
 	set := p.Sample.Setting
 	advice, err := remedy.Advise(s.Base(), p.Sample.Cause, remedy.Situation{Host: set.Host, Place: set.Place, South: set.South, Date: fmt.Sprintf("%d-%02d-15", m.Today.Year(), set.Month), Pressure: "moderate", House: m.Rules})
@@ -178,7 +178,7 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 	if err != nil {
 		advise = nil // of what is not in the book, nothing is advised
 	}
-	score := drill.Judge(s.Engine(), p.Sample, p.Asked, v, m.Rules, advise)
+	score := training.Grade(s.Engine(), p.Sample, p.Asked, v, m.Rules, advise)
 	key := "case/" + p.Sample.Cause
 	if p.Old != "" {
 		key = "old/" + p.Old

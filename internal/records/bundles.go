@@ -86,7 +86,7 @@ func (s *Service) keepBundle(ctx context.Context, who desk.Person, f io.ReaderAt
 		}
 		out.Taken = take
 	}
-	return s.Settle(ctx)
+	return s.Open(ctx)
 }
 
 // documents are the house documents of a bundle as they stood last, JSON by key.
@@ -114,7 +114,7 @@ const (
 func sound(list []store.Message) []store.Message {
 	return slices.DeleteFunc(list, func(m store.Message) bool {
 		return !plainID.MatchString(m.ID) || !plainID.MatchString(m.CaseID) || m.Once == "" || len(m.Once) > mostBody || len(m.Reach) > mostReach || len(m.Body) > mostBody || len(m.Subject) > mostReach || len(m.Said) > mostBody ||
-			desk.MessageTitles[m.Kind] == "" || m.Tries < 0 || store.Moment(m.MadeAt).IsZero() || store.Moment(m.ChangedAt).IsZero()
+			desk.MessageTitles[m.Kind] == "" || m.Tries < 0 || store.ParseTime(m.MadeAt).IsZero() || store.ParseTime(m.ChangedAt).IsZero()
 	})
 }
 
@@ -142,11 +142,11 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 	if err := json.Unmarshal(raw, &p); err != nil {
 		return store.Incoming{}, bad("cannot be read")
 	}
-	created := store.Moment(p.Created)
+	created := store.ParseTime(p.Created)
 	switch {
 	case !plainID.MatchString(p.ID) || p.Person != "" && !plainID.MatchString(p.Person):
 		return store.Incoming{}, bad("has no proper id")
-	case created.IsZero() || store.Moment(p.Updated).IsZero():
+	case created.IsZero() || store.ParseTime(p.Updated).IsZero():
 		return store.Incoming{}, bad("does not say when it was")
 	case len(p.Story) != p.Version || p.Version < 1:
 		return store.Incoming{}, bad("does not have its whole story")
@@ -206,7 +206,7 @@ func (s *Service) honest(p *PackedCase, n int) error {
 	}
 	soon := s.Now().AddDate(0, 0, 2)
 	for _, at := range []string{p.Created, p.Updated} {
-		if t := store.Moment(at); t.Year() < 1900 || t.After(soon) {
+		if t := store.ParseTime(at); t.Year() < 1900 || t.After(soon) {
 			return bad("is of " + humanise.Short(at, 20) + ", which cannot be")
 		}
 	}
@@ -214,7 +214,7 @@ func (s *Service) honest(p *PackedCase, n int) error {
 		return bad("has a story or pictures without end")
 	}
 	for _, l := range p.Story {
-		if t := store.Moment(l.At); t.Year() < 1900 || t.After(soon) || len(l.Who) > mostReach || len(l.Kind) > 40 || len(l.Text) > mostText {
+		if t := store.ParseTime(l.At); t.Year() < 1900 || t.After(soon) || len(l.Who) > mostReach || len(l.Kind) > 40 || len(l.Text) > mostText {
 			return bad("has a line in its story that cannot be")
 		}
 	}

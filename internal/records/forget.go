@@ -14,7 +14,7 @@ import (
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -123,7 +123,7 @@ func (s *Service) endPages(ctx context.Context, who desk.Person, cases []store.C
 	}
 	writes := []store.Write{}
 	for _, r := range cases {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "forget", func(_ house.Moment, c *desk.Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "forget", func(_ settings.Moment, c *desk.Case) (string, error) {
 			c.Photos = []casefile.Photo{}
 			if c.Page != nil {
 				p := *c.Page

@@ -10,10 +10,10 @@ import (
 	"time"
 
 	"botanik/core/humanise"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/interchange"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -45,23 +45,23 @@ type ImportInput struct {
 
 // ImportReading is what a file holds, before anything is kept.
 type ImportReading struct {
-	Kind     string                  `json:"kind" enum:"csv,bundle,herbarium"`
-	Columns  []string                `json:"columns"`
-	Targets  []interchange.Target    `json:"targets"`
-	Used     interchange.CardMapping `json:"used" doc:"how it is read: as was said, the rest guessed"`
-	Encoding string                  `json:"encoding,omitempty"`
-	Doubts   []string                `json:"doubts"`
-	Rows     int                     `json:"rows"`
-	Good     int                     `json:"good"`
-	Refused  int                     `json:"refused"`
-	Refusals []RefusedRow            `json:"refusals"`
-	First    []OldCard               `json:"first" doc:"the first few as they are understood"`
-	Desk     string                  `json:"desk,omitempty" doc:"whose bundle it is"`
-	Made     time.Time               `json:"made,omitzero"`
-	Cases    int                     `json:"cases,omitempty"`
-	Photos   int                     `json:"photos,omitempty"`
-	Rules    []house.Brought         `json:"rules,omitempty" doc:"house documents of a bundle that say something else than ours: each is taken only when it is ticked"`
-	Stays    []string                `json:"stays,omitempty" doc:"documents of a bundle that never come along: devices, addresses, people"`
+	Kind     string                     `json:"kind" enum:"csv,bundle,herbarium"`
+	Columns  []string                   `json:"columns"`
+	Targets  []interchange.Target       `json:"targets"`
+	Used     interchange.CardMapping    `json:"used" doc:"how it is read: as was said, the rest guessed"`
+	Encoding string                     `json:"encoding,omitempty"`
+	Doubts   []string                   `json:"doubts"`
+	Rows     int                        `json:"rows"`
+	Good     int                        `json:"good"`
+	Refused  int                        `json:"refused"`
+	Refusals []RefusedRow               `json:"refusals"`
+	First    []OldCard                  `json:"first" doc:"the first few as they are understood"`
+	Desk     string                     `json:"desk,omitempty" doc:"whose bundle it is"`
+	Made     time.Time                  `json:"made,omitzero"`
+	Cases    int                        `json:"cases,omitempty"`
+	Photos   int                        `json:"photos,omitempty"`
+	Rules    []settings.BroughtDocument `json:"rules,omitempty" doc:"house documents of a bundle that say something else than ours: each is taken only when it is ticked"`
+	Stays    []string                   `json:"stays,omitempty" doc:"documents of a bundle that never come along: devices, addresses, people"`
 }
 
 // firstShown are the records shown before anything is kept.
@@ -156,7 +156,7 @@ func (s *Service) KeepImport(ctx context.Context, who desk.Person, id string, in
 		}
 		defer done()
 		if reading.Kind == "herbarium" {
-			return "it counts from now on", nil, s.layOver(ctx, f, info.Size())
+			return "it counts from now on", nil, s.installOverlay(ctx, f, info.Size())
 		}
 		out, err := s.takeIn(ctx, m, who, name, f, info.Size(), in, reading, tell)
 		if err != nil {
@@ -172,7 +172,7 @@ func (s *Service) KeepImport(ctx context.Context, who desk.Person, id string, in
 
 // ReadFile reads a file and keeps nothing. Coordinators only.
 func (s *Service) ReadFile(ctx context.Context, who desk.Person, f *os.File, in ImportInput) (ImportReading, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return ImportReading{}, desk.ErrForbidden
 	}
 	info, err := f.Stat()
@@ -185,7 +185,7 @@ func (s *Service) ReadFile(ctx context.Context, who desk.Person, f *os.File, in 
 // BringIn reads a file and takes it in at once, where no program works on the desk.
 // Coordinators only.
 func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *os.File, in ImportInput) (ImportReading, *Imported, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return ImportReading{}, nil, desk.ErrForbidden
 	}
 	info, err := f.Stat()
@@ -200,7 +200,7 @@ func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *
 		return reading, nil, err
 	}
 	if reading.Kind == "herbarium" {
-		return reading, &Imported{}, s.layOver(ctx, f, info.Size())
+		return reading, &Imported{}, s.installOverlay(ctx, f, info.Size())
 	}
 	m, err := s.House.Moment(ctx)
 	if err != nil {
@@ -212,7 +212,7 @@ func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *
 
 // takeIn takes in what a file holds: all that can be taken, or nothing, also when it was
 // cancelled.
-func (s *Service) takeIn(ctx context.Context, m house.Moment, who desk.Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
+func (s *Service) takeIn(ctx context.Context, m settings.Moment, who desk.Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
 	batch := store.Batch{ID: desk.NewID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
 	if err := s.Store.AddBatch(ctx, batch); err != nil {
 		return nil, err
@@ -235,7 +235,7 @@ func (s *Service) takeIn(ctx context.Context, m house.Moment, who desk.Person, n
 
 // TakeCards takes in old records from a table at once. Coordinators only.
 func (s *Service) TakeCards(ctx context.Context, who desk.Person, name string, f io.ReadSeeker, in ImportInput) (*Imported, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return nil, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -280,7 +280,7 @@ func (s *Service) ClearWork(ctx context.Context) ([]string, error) {
 }
 
 // theProgram is who takes out what an import left that was broken off.
-var theProgram = desk.Person{ID: "program", Name: "the program", Role: people.Coordinator}
+var theProgram = desk.Person{ID: "program", Name: "the program", Role: accounts.Coordinator}
 
 // ImportBatch is what was brought in from elsewhere at once.
 type ImportBatch struct {
@@ -299,7 +299,7 @@ func (s *Service) Batches(ctx context.Context) ([]ImportBatch, error) {
 	rows, err := s.Store.Batches(ctx)
 	out := []ImportBatch{}
 	for _, b := range rows {
-		out = append(out, ImportBatch{b.ID, b.Name, b.Kind, b.Who, store.Moment(b.At), b.Cases, b.UndoneAt != "", b.State == "torn"})
+		out = append(out, ImportBatch{b.ID, b.Name, b.Kind, b.Who, store.ParseTime(b.At), b.Cases, b.UndoneAt != "", b.State == "torn"})
 	}
 	return out, err
 }
@@ -313,7 +313,7 @@ type Undone struct {
 // UndoImport takes out what was brought in at once and nobody worked on since. Coordinators
 // only.
 func (s *Service) UndoImport(ctx context.Context, who desk.Person, batch string) (Undone, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return Undone{}, desk.ErrForbidden
 	}
 	gone, stay, err := s.Store.UndoBatch(ctx, batch, store.Stamp(s.Now()))

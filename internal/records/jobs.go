@@ -11,9 +11,9 @@ import (
 	"time"
 
 	"botanik/core/fault"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
 	"botanik/internal/guard"
-	"botanik/internal/people"
 )
 
 // Job is long work that goes on while its owner does something else.
@@ -153,7 +153,7 @@ func (s *Service) Jobs(who desk.Person) []Job {
 	defer x.mu.Unlock()
 	out := []Job{}
 	for _, j := range slices.Backward(x.list) {
-		if j.owner == who.ID || who.May(people.SeeAllWork) {
+		if j.owner == who.ID || who.May(accounts.SeeAllWork) {
 			out = append(out, j.Job)
 		}
 	}
@@ -163,7 +163,7 @@ func (s *Service) Jobs(who desk.Person) []Job {
 func (s *Service) job(who desk.Person, id string) (*job, error) {
 	x := &s.jobs
 	for _, j := range x.list {
-		if j.ID == id && (j.owner == who.ID || who.May(people.SeeAllWork)) {
+		if j.ID == id && (j.owner == who.ID || who.May(accounts.SeeAllWork)) {
 			return j, nil
 		}
 	}

@@ -11,9 +11,9 @@ import (
 	"time"
 
 	"botanik/core/civil"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/house"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -30,14 +30,14 @@ type Backup struct {
 // FileHealth is how the desk's file and its copies stand.
 type FileHealth struct {
 	store.Size
-	Folder  string        `json:"folder" doc:"where the copies lie"`
-	Keeping house.Keeping `json:"keeping"`
-	Version int           `json:"version" doc:"of the keeping, for changing it"`
-	Backups []Backup      `json:"backups" doc:"the newest first"`
-	Next    *time.Time    `json:"next,omitempty"`
-	Book    BookHealth    `json:"book"`
-	Running time.Time     `json:"running" doc:"since when this program runs"`
-	Looked  time.Time     `json:"looked" doc:"when the file was looked over last: at the start, for a copy, or when asked"`
+	Folder  string           `json:"folder" doc:"where the copies lie"`
+	Keeping settings.Keeping `json:"keeping"`
+	Version int              `json:"version" doc:"of the keeping, for changing it"`
+	Backups []Backup         `json:"backups" doc:"the newest first"`
+	Next    *time.Time       `json:"next,omitempty"`
+	Book    BookHealth       `json:"book"`
+	Running time.Time        `json:"running" doc:"since when this program runs"`
+	Looked  time.Time        `json:"looked" doc:"when the file was looked over last: at the start, for a copy, or when asked"`
 }
 
 // BookHealth is what the herbarium holds.
@@ -56,7 +56,7 @@ func (s *Service) BackupFolder() string { return filepath.Join(s.Store.Dir(), "b
 
 // lastPlanned is the last moment up to now at which a copy was to be written; false when
 // none ever is.
-func lastPlanned(k house.Keeping, now time.Time, clock *time.Location) (time.Time, bool) {
+func lastPlanned(k settings.Keeping, now time.Time, clock *time.Location) (time.Time, bool) {
 	day := civil.Of(now, clock)
 	at := func(d civil.Day) time.Time {
 		m := d.Midnight(clock).In(clock)
@@ -98,7 +98,7 @@ func (s *Service) BackupIfDue(ctx context.Context) (bool, error) {
 		return false, err
 	}
 	if len(last) > 0 {
-		at := store.Moment(last[0].At)
+		at := store.ParseTime(last[0].At)
 		again := m.Now.Sub(at) < tryAgain // one that failed is tried again, not at once
 		if !at.Before(planned) && (last[0].Trouble == "" || again) || last[0].Trouble != "" && again {
 			return false, nil
@@ -113,7 +113,7 @@ const tryAgain = time.Hour
 
 // BackupNow writes a copy at once. Coordinators only.
 func (s *Service) BackupNow(ctx context.Context, who desk.Person) (Backup, error) {
-	if !who.May(people.KeepFile) {
+	if !who.May(accounts.KeepFile) {
 		return Backup{}, desk.ErrForbidden
 	}
 	k, _, err := s.House.Keeping(ctx)
@@ -127,7 +127,7 @@ var backupName = regexp.MustCompile(`^botanik-\d{8}-\d{6}\.db$`)
 
 // keepBackup writes a copy, looks it over, and takes away the oldest beyond those kept. What
 // went wrong is remembered with it.
-func (s *Service) keepBackup(ctx context.Context, k house.Keeping, now time.Time) (Backup, error) {
+func (s *Service) keepBackup(ctx context.Context, k settings.Keeping, now time.Time) (Backup, error) {
 	c := store.Copy{At: store.Stamp(now), File: "botanik-" + now.UTC().Format("20060102-150405") + ".db"}
 	s.copying.Lock() // a half of another copy is no left-over
 	defer s.copying.Unlock()
@@ -187,7 +187,7 @@ func (s *Service) prune(keep int) error {
 
 // Health tells how the desk's file and its copies stand. Coordinators only.
 func (s *Service) Health(ctx context.Context, who desk.Person) (FileHealth, error) {
-	if !who.May(people.KeepFile) {
+	if !who.May(accounts.KeepFile) {
 		return FileHealth{}, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -207,7 +207,7 @@ func (s *Service) Health(ctx context.Context, who desk.Person) (FileHealth, erro
 	}
 	for _, c := range copies {
 		_, missing := os.Stat(filepath.Join(s.BackupFolder(), c.File))
-		out.Backups = append(out.Backups, Backup{store.Moment(c.At), c.File, c.Bytes, c.Cases, c.Trouble, missing == nil})
+		out.Backups = append(out.Backups, Backup{store.ParseTime(c.At), c.File, c.Bytes, c.Cases, c.Trouble, missing == nil})
 	}
 	if planned, ok := lastPlanned(out.Keeping, m.Now, m.Clock); ok {
 		next := planned.AddDate(0, 0, map[string]int{"day": 1, "week": 7}[out.Keeping.Every])
@@ -241,7 +241,7 @@ type Checked struct {
 
 // CheckFile looks the whole file over. Coordinators only.
 func (s *Service) CheckFile(ctx context.Context, who desk.Person) (Checked, error) {
-	if !who.May(people.KeepFile) {
+	if !who.May(accounts.KeepFile) {
 		return Checked{}, desk.ErrForbidden
 	}
 	out := Checked{At: s.Now(), Whole: true, Said: "every page of it was read and is whole"}

@@ -18,8 +18,8 @@ import (
 	"botanik/core/season"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/interchange"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -43,7 +43,7 @@ type OldCard struct {
 
 // eachCard reads a table of old records: out is told what columns, rows and refusals there
 // are, f gets each record that can be taken. in is filled in with what is guessed.
-func (s *Service) eachCard(ctx context.Context, m house.Moment, file io.ReadSeeker, in *ImportInput, out *ImportReading, f func(line int, c OldCard) error) error {
+func (s *Service) eachCard(ctx context.Context, m settings.Moment, file io.ReadSeeker, in *ImportInput, out *ImportReading, f func(line int, c OldCard) error) error {
 	t, err := interchange.OpenTable(file)
 	if err != nil {
 		return err
@@ -159,7 +159,7 @@ var outcomesOf = map[string]string{"": "unknown", "cured": "cleared", "gone": "c
 var outcomes = []string{"better", "cleared", "no change", "lost", "referred", "unknown"}
 
 // cardReader reads rows as records. Errors name the field.
-func (s *Service) cardReader(m house.Moment, in *ImportInput, at map[string]int) func(row []string) (OldCard, error) {
+func (s *Service) cardReader(m settings.Moment, in *ImportInput, at map[string]int) func(row []string) (OldCard, error) {
 	causes := map[string]string{}
 	for _, k := range s.Base().Causes {
 		for _, n := range []string{k.Scientific, k.Name, k.ID} {
@@ -237,7 +237,7 @@ func (s *Service) cardReader(m house.Moment, in *ImportInput, at map[string]int)
 }
 
 // keepCards takes old records in.
-func (s *Service) keepCards(ctx context.Context, m house.Moment, f io.ReadSeeker, in ImportInput, batch string, out *Imported, tell func(int)) error {
+func (s *Service) keepCards(ctx context.Context, m settings.Moment, f io.ReadSeeker, in ImportInput, batch string, out *Imported, tell func(int)) error {
 	persons := map[string]string{}
 	var list []store.Incoming
 	flush := func() error {
@@ -253,7 +253,7 @@ func (s *Service) keepCards(ctx context.Context, m house.Moment, f io.ReadSeeker
 		if c.Number != "" {
 			taken := numbers[c.Number]
 			if !taken {
-				_, n, err := s.Store.Find(ctx, store.Found{Number: c.Number, Most: 1})
+				_, n, err := s.Store.Find(ctx, store.CaseQuery{Number: c.Number, Most: 1})
 				if err != nil {
 					return err
 				}
@@ -285,7 +285,7 @@ func (s *Service) keepCards(ctx context.Context, m house.Moment, f io.ReadSeeker
 const cardIndex = "the card index"
 
 // cardCase is an old record as a closed case.
-func (s *Service) cardCase(ctx context.Context, m house.Moment, card OldCard, persons map[string]string) (store.Incoming, error) {
+func (s *Service) cardCase(ctx context.Context, m settings.Moment, card OldCard, persons map[string]string) (store.Incoming, error) {
 	day, err := civil.Parse(card.Brought)
 	if err != nil {
 		return store.Incoming{}, err
@@ -322,5 +322,5 @@ func (s *Service) cardCase(ctx context.Context, m house.Moment, card OldCard, pe
 	if err != nil {
 		return store.Incoming{}, err
 	}
-	return store.Incoming{Case: row, Year: day.Year(), Story: []store.Line{{Seq: 1, At: store.Stamp(at), Who: cardIndex, Kind: "in", Text: "taken over from older records", After: row.Doc}}}, nil
+	return store.Incoming{Case: row, Year: day.Year(), Story: []store.ImportLine{{Seq: 1, At: store.Stamp(at), Who: cardIndex, Kind: "in", Text: "taken over from older records", After: row.Doc}}}, nil
 }

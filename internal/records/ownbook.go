@@ -12,17 +12,17 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/knowledge"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
 	"botanik/internal/interchange"
-	"botanik/internal/people"
 )
 
 // ownFolder is where a desk's own sheets of the herbarium lie, beside its file.
 func (s *Service) ownFolder() string { return filepath.Join(s.Store.Dir(), "herbarium") }
 
-// OwnBook reads the desk's own sheets, where it has some, over the herbarium. Before anybody
+// OpenOverlay reads the desk's own sheets, where it has some, over the herbarium. Before anybody
 // works.
-func (s *Service) OwnBook() error {
+func (s *Service) OpenOverlay() error {
 	if _, err := os.Stat(s.ownFolder()); errors.Is(err, fs.ErrNotExist) || s.Books == nil {
 		return nil
 	}
@@ -41,7 +41,7 @@ func (s *Service) checked(folder string) (*knowledge.Base, error) {
 	if err != nil {
 		return nil, fault.New("file", strings.ReplaceAll(err.Error(), folder+"/", ""), "mend the sheet and pack it again")
 	}
-	if p := knowledge.Grave(knowledge.Check(b)); len(p) > 0 {
+	if p := knowledge.Errors(knowledge.Check(b)); len(p) > 0 {
 		return b, fault.New("file", strings.ReplaceAll(p[0].String(), folder+"/", ""), fmt.Sprintf("%d rules are broken; botanik kb check lists them", len(p)))
 	}
 	return b, nil
@@ -63,7 +63,7 @@ func (s *Service) readHerbarium(f io.ReaderAt, size int64, out ImportReading) (I
 	if b == nil {
 		return out, err
 	}
-	for _, p := range knowledge.Grave(knowledge.Check(b)) {
+	for _, p := range knowledge.Errors(knowledge.Check(b)) {
 		out.Refused++
 		if len(out.Refusals) < mostRefusals {
 			out.Refusals = append(out.Refusals, RefusedRow{Text: strings.ReplaceAll(p.String(), folder+"/", "")})
@@ -103,9 +103,9 @@ func (s *Service) unpackBook(f io.ReaderAt, size int64) (string, error) {
 	return folder, nil
 }
 
-// layOver puts sheets in the place of the desk's own, when the book with them is sound; they
+// installOverlay puts sheets in the place of the desk's own, when the book with them is sound; they
 // count at once. Those of before are kept beside them.
-func (s *Service) layOver(ctx context.Context, f io.ReaderAt, size int64) error {
+func (s *Service) installOverlay(ctx context.Context, f io.ReaderAt, size int64) error {
 	folder, err := s.unpackBook(f, size)
 	if err != nil {
 		return err
@@ -126,7 +126,7 @@ func (s *Service) layOver(ctx context.Context, f io.ReaderAt, size int64) error 
 		return errors.Join(err, os.RemoveAll(s.ownFolder()), putBack(aside, s.ownFolder()))
 	}
 	s.UseBook(b)
-	if err := s.Settle(ctx); err != nil { // the book counts; what cases are found by is brought up to date at the next start
+	if err := s.Open(ctx); err != nil { // the book counts; what cases are found by is brought up to date at the next start
 		s.LogError("cases were not all indexed for another book", err)
 	}
 	return nil
@@ -152,7 +152,7 @@ func (s *Service) setAside() (string, error) {
 // DropBook goes back to the herbarium as it ships. The desk's own sheets are kept beside.
 // Coordinators only.
 func (s *Service) DropBook(ctx context.Context, who desk.Person) (FileHealth, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return FileHealth{}, desk.ErrForbidden
 	}
 	if s.Books == nil {
@@ -166,7 +166,7 @@ func (s *Service) DropBook(ctx context.Context, who desk.Person) (FileHealth, er
 		return FileHealth{}, err
 	}
 	s.UseBook(b)
-	if err := s.Settle(ctx); err != nil {
+	if err := s.Open(ctx); err != nil {
 		return FileHealth{}, err
 	}
 	return s.Health(ctx, who)

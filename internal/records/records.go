@@ -13,11 +13,11 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/core/season"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/house"
 	"botanik/internal/interchange"
-	"botanik/internal/people"
+	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -55,7 +55,7 @@ func (s *Service) ExportTo(ctx context.Context, who desk.Person, in ExportInput,
 
 func (s *Service) export(ctx context.Context, who desk.Person, in ExportInput) (name string, write work, err error) {
 	table := interchange.TableCalled(in.What)
-	if !who.May(people.TakeOutTables) || !who.May(people.TakeOutAll) && (table == nil || in.People) {
+	if !who.May(accounts.TakeOutTables) || !who.May(accounts.TakeOutAll) && (table == nil || in.People) {
 		return "", nil, desk.ErrForbidden
 	}
 	m, err := s.House.Moment(ctx)
@@ -94,7 +94,7 @@ type RecordTable = interchange.Table
 func RecordTables() []RecordTable { return interchange.Tables }
 
 // eachCase goes through what was asked for and tells how far it is.
-func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, total int), f func(r store.Case, c *desk.Case) error) (int, error) {
+func (s *Service) eachCase(ctx context.Context, q store.CaseQuery, tell func(done, total int), f func(r store.Case, c *desk.Case) error) (int, error) {
 	q.Most = 1
 	_, total, err := s.Store.Find(ctx, q)
 	if err != nil {
@@ -116,7 +116,7 @@ func (s *Service) eachCase(ctx context.Context, q store.Found, tell func(done, t
 	return n, err
 }
 
-func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.Found, withPeople bool, tell func(int, int), out *os.File) (string, *Imported, error) {
+func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.CaseQuery, withPeople bool, tell func(int, int), out *os.File) (string, *Imported, error) {
 	buf := bufio.NewWriter(out)
 	w, err := interchange.NewWriter(buf, t, withPeople)
 	if err != nil {
@@ -210,16 +210,16 @@ func (s *Service) treatmentRows(r store.Case, c *desk.Case) [][]string {
 
 // PackedCase is a case as it travels in a bundle.
 type PackedCase struct {
-	ID      string          `json:"id"`
-	Number  string          `json:"number"`
-	Version int             `json:"version"`
-	Created string          `json:"created"`
-	Updated string          `json:"updated"`
-	Person  string          `json:"person,omitempty"`
-	Doc     json.RawMessage `json:"doc"`
-	Story   []store.Line    `json:"story"`
-	Photos  []PackedPhoto   `json:"photos"`
-	Changes []store.Changed `json:"changes,omitempty"`
+	ID      string             `json:"id"`
+	Number  string             `json:"number"`
+	Version int                `json:"version"`
+	Created string             `json:"created"`
+	Updated string             `json:"updated"`
+	Person  string             `json:"person,omitempty"`
+	Doc     json.RawMessage    `json:"doc"`
+	Story   []store.ImportLine `json:"story"`
+	Photos  []PackedPhoto      `json:"photos"`
+	Changes []store.Changed    `json:"changes,omitempty"`
 }
 
 // PackedPhoto names a picture's file in the bundle.
@@ -238,14 +238,14 @@ const (
 )
 
 // writeBundle writes everything but passwords, sessions and private addresses of calendars.
-func (s *Service) writeBundle(ctx context.Context, m house.Moment, tell func(int, int), out *os.File) (string, *Imported, error) {
+func (s *Service) writeBundle(ctx context.Context, m settings.Moment, tell func(int, int), out *os.File) (string, *Imported, error) {
 	b := interchange.NewBundle(out, m.Name, m.Now)
 	if err := b.File(bundleCases); err != nil {
 		return "", nil, err
 	}
 	type pic struct{ caseID, id, file string }
 	pics := []pic{}
-	n, err := s.eachCase(ctx, store.Found{}, tell, func(r store.Case, _ *desk.Case) error {
+	n, err := s.eachCase(ctx, store.CaseQuery{}, tell, func(r store.Case, _ *desk.Case) error {
 		p := PackedCase{ID: r.ID, Number: r.Number, Version: r.Version, Created: r.CreatedAt, Updated: r.UpdatedAt, Person: r.GrowerID, Doc: json.RawMessage(r.Doc), Photos: []PackedPhoto{}}
 		var err error
 		if p.Story, err = s.Store.Lines(ctx, r.ID); err != nil {
@@ -338,7 +338,7 @@ func occurs(k *knowledge.Cause, c *desk.Case) bool {
 	return k != nil && settled && c.Verdict != nil && k.Occurs()
 }
 
-func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.Found, in ExportInput, tell func(int, int), out *os.File) (string, *Imported, error) {
+func (s *Service) writeOccurrences(ctx context.Context, m settings.Moment, q store.CaseQuery, in ExportInput, tell func(int, int), out *os.File) (string, *Imported, error) {
 	a, err := interchange.NewArchive(out, interchange.About{Title: "Samples diagnosed at " + m.Name, Desk: m.Name, Place: m.Place, License: in.License, Made: m.Now})
 	if err != nil {
 		return "", nil, err
@@ -356,7 +356,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.
 			return nil
 		}
 		n++
-		o := interchange.Occurrence{ID: r.ID, Catalog: r.Number, Day: store.Moment(r.CreatedAt).In(m.Clock).Format(time.DateOnly), Scientific: taxon, Rank: rank, Verbatim: k.Scientific, Vernacular: k.Name, Habitat: c.Intake.Place}
+		o := interchange.Occurrence{ID: r.ID, Catalog: r.Number, Day: store.ParseTime(r.CreatedAt).In(m.Clock).Format(time.DateOnly), Scientific: taxon, Rank: rank, Verbatim: k.Scientific, Vernacular: k.Name, Habitat: c.Intake.Place}
 		if h := s.Base().Host(c.Intake.Host); h != nil {
 			o.Host, o.Remarks = h.Scientific, "on "+strings.ToLower(h.Name) // never the grower's own words: they may name anybody
 		}
@@ -379,7 +379,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m house.Moment, q store.
 
 // where says where something was found, as coarsely as was chosen; people are never named,
 // and a garden never more closely than its square.
-func where(o *interchange.Occurrence, m house.Moment, square, coarse string) {
+func where(o *interchange.Occurrence, m settings.Moment, square, coarse string) {
 	side := m.Grid()
 	switch {
 	case coarse == "none":

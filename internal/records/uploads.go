@@ -12,8 +12,8 @@ import (
 
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/people"
 )
 
 // Upload is a file that is being brought.
@@ -48,7 +48,7 @@ func (s *Service) uploadPath(who desk.Person, id string) (string, error) {
 
 // BringFile begins to take a file in. Coordinators only.
 func (s *Service) BringFile(_ context.Context, who desk.Person, name string) (Upload, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return Upload{}, desk.ErrForbidden
 	}
 	if err := os.MkdirAll(s.WorkFolder(), 0o700); err != nil {
@@ -100,7 +100,7 @@ func (s *Service) BringPart(_ context.Context, who desk.Person, id string, offse
 }
 
 func (s *Service) brought(who desk.Person, id string) (*os.File, int64, error) {
-	if !who.May(people.BringIn) {
+	if !who.May(accounts.BringIn) {
 		return nil, 0, desk.ErrForbidden
 	}
 	path, err := s.uploadPath(who, id)

@@ -6,7 +6,7 @@ import (
 	"strings"
 	"sync"
 
-	"botanik/internal/gateway"
+	"botanik/internal/messaging"
 )
 
 // Gateway is a message gateway that sends nothing anywhere. What becomes of a message is in
@@ -15,14 +15,14 @@ import (
 // when they are asked about. It keeps what it took, each key once.
 type Gateway struct {
 	mu    sync.Mutex
-	took  map[string]gateway.Message
+	took  map[string]messaging.Message
 	tries map[string]int
 	mux   *http.ServeMux
 }
 
 // NewGateway makes one.
 func NewGateway() *Gateway {
-	g := &Gateway{took: map[string]gateway.Message{}, tries: map[string]int{}, mux: http.NewServeMux()}
+	g := &Gateway{took: map[string]messaging.Message{}, tries: map[string]int{}, mux: http.NewServeMux()}
 	g.mux.HandleFunc("PUT /messages/{id}", g.put)
 	g.mux.HandleFunc("GET /messages/{id}", g.get)
 	return g
@@ -32,10 +32,10 @@ func NewGateway() *Gateway {
 func (g *Gateway) ServeHTTP(w http.ResponseWriter, r *http.Request) { g.mux.ServeHTTP(w, r) }
 
 // Took are the messages it has taken, by key.
-func (g *Gateway) Took() map[string]gateway.Message {
+func (g *Gateway) Took() map[string]messaging.Message {
 	g.mu.Lock()
 	defer g.mu.Unlock()
-	out := map[string]gateway.Message{}
+	out := map[string]messaging.Message{}
 	for k, m := range g.took {
 		out[k] = m
 	}
@@ -43,7 +43,7 @@ func (g *Gateway) Took() map[string]gateway.Message {
 }
 
 func (g *Gateway) put(w http.ResponseWriter, r *http.Request) {
-	var m gateway.Message
+	var m messaging.Message
 	if err := json.NewDecoder(r.Body).Decode(&m); err != nil || m.To == "" || m.Text == "" {
 		http.Error(w, "a message has to and text", http.StatusBadRequest)
 		return
@@ -63,7 +63,7 @@ func (g *Gateway) put(w http.ResponseWriter, r *http.Request) {
 	if _, had := g.took[id]; !had {
 		g.took[id] = m
 	}
-	_ = json.NewEncoder(w).Encode(gateway.Receipt{State: "sent"})
+	_ = json.NewEncoder(w).Encode(messaging.Receipt{State: "sent"})
 }
 
 func (g *Gateway) get(w http.ResponseWriter, r *http.Request) {
@@ -74,14 +74,14 @@ func (g *Gateway) get(w http.ResponseWriter, r *http.Request) {
 		http.Error(w, "no such message", http.StatusNotFound)
 		return
 	}
-	out := gateway.Receipt{State: "delivered"}
+	out := messaging.Receipt{State: "delivered"}
 	switch {
 	case strings.Contains(m.To, "bounce"):
-		out = gateway.Receipt{State: "bounced", Said: "no mailbox of that name"}
+		out = messaging.Receipt{State: "bounced", Said: "no mailbox of that name"}
 	case strings.Contains(m.To, "fail"):
-		out = gateway.Receipt{State: "failed", Said: "the network did not take it"}
+		out = messaging.Receipt{State: "failed", Said: "the network did not take it"}
 	case strings.Contains(m.To, "answer"):
-		out = gateway.Receipt{State: "answered", Said: "much better, thank you"}
+		out = messaging.Receipt{State: "answered", Said: "much better, thank you"}
 	}
 	_ = json.NewEncoder(w).Encode(out)
 }

@@ -16,7 +16,7 @@ import (
 	"strconv"
 	"sync"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 
 	"golang.org/x/image/vector"
 )
@@ -25,7 +25,7 @@ import (
 // characters of the slide key, and a stage micrometer. It speaks the protocol of
 // docs/scope-camera.md.
 type ScopeCamera struct {
-	key scope.Key
+	key microscopy.SlideKey
 
 	mu sync.Mutex
 	at CameraState
@@ -58,7 +58,7 @@ var pixels = map[string]float64{"4x": .5, "10x": 1.25, "40x": 5}
 
 // NewScopeCamera puts the slides of a key on the tray: armored scales with measured
 // ratios, in the order of their names' hash, so that the number tells nothing.
-func NewScopeCamera(key scope.Key) *ScopeCamera {
+func NewScopeCamera(key microscopy.SlideKey) *ScopeCamera {
 	c := &ScopeCamera{key: key, at: CameraState{Kind: "simulated camera", Objective: "40x", Objectives: []string{"4x", "10x", "40x"}, Exposure: 1, Slide: Micrometer, Slides: []CameraSlide{{Micrometer, "stage micrometer, 10 µm between lines"}}}}
 	for i, s := range c.tray() {
 		c.at.Slides = append(c.at.Slides, CameraSlide{strconv.Itoa(i + 1), fmt.Sprintf("slide %d: an armored scale", i+1)})
@@ -67,14 +67,14 @@ func NewScopeCamera(key scope.Key) *ScopeCamera {
 	return c
 }
 
-func (c *ScopeCamera) tray() []*scope.Species {
-	out := []*scope.Species{}
+func (c *ScopeCamera) tray() []*microscopy.Species {
+	out := []*microscopy.Species{}
 	for _, s := range c.key.Species {
 		if _, ok := s.Ranges["opening-lobe"]; ok {
 			out = append(out, s)
 		}
 	}
-	slices.SortFunc(out, func(a, b *scope.Species) int { return int(seedOf(a.ID)%1e6) - int(seedOf(b.ID)%1e6) })
+	slices.SortFunc(out, func(a, b *microscopy.Species) int { return int(seedOf(a.ID)%1e6) - int(seedOf(b.ID)%1e6) })
 	return out
 }
 
@@ -149,10 +149,10 @@ func (c *ScopeCamera) set(in CameraState) string {
 
 // Slide is what truly lies on a slide, for those who check what was measured.
 type Slide struct {
-	Species  *scope.Species
-	Opening  [2]scope.Point // ends of the anal opening, in pixels of the frame
-	Lobe     [2]scope.Point // ends of the right middle lobe
-	Gap      [2]scope.Point
+	Species  *microscopy.Species
+	Opening  [2]microscopy.Point // ends of the anal opening, in pixels of the frame
+	Lobe     [2]microscopy.Point // ends of the right middle lobe
+	Gap      [2]microscopy.Point
 	PerPixel float64 // µm
 }
 
@@ -168,9 +168,9 @@ func (c *ScopeCamera) Truth(slide, objective string) *Slide {
 	x := m.lobeX
 	return &Slide{
 		Species:  tray[i-1],
-		Opening:  [2]scope.Point{m.at(0, -m.gap-m.opening), m.at(0, -m.gap)},
-		Gap:      [2]scope.Point{m.at(0, -m.gap), m.at(0, 0)},
-		Lobe:     [2]scope.Point{m.at(x, 0), m.at(x, lobe)},
+		Opening:  [2]microscopy.Point{m.at(0, -m.gap-m.opening), m.at(0, -m.gap)},
+		Gap:      [2]microscopy.Point{m.at(0, -m.gap), m.at(0, 0)},
+		Lobe:     [2]microscopy.Point{m.at(x, 0), m.at(x, lobe)},
 		PerPixel: 1 / pixels[objective],
 	}
 }
@@ -178,13 +178,13 @@ func (c *ScopeCamera) Truth(slide, objective string) *Slide {
 // mount is a hind end laid on the slide: lengths in µm from the base of the lobes,
 // turned and shifted as slides lie.
 type mount struct {
-	s                  *scope.Species
+	s                  *microscopy.Species
 	lobe, opening, gap float64
 	lobeX              float64
 	turn, dx, dy, k    float64
 }
 
-func mounted(s *scope.Species, k float64) mount {
+func mounted(s *microscopy.Species, k float64) mount {
 	rng := rand.New(rand.NewPCG(seedOf(s.ID), 7))
 	of := func(id string) float64 {
 		r := s.Ranges[id]
@@ -199,14 +199,14 @@ func mounted(s *scope.Species, k float64) mount {
 	return m
 }
 
-func has(s *scope.Species, character, state string) bool {
+func has(s *microscopy.Species, character, state string) bool {
 	return slices.Contains(s.States[character], state)
 }
 
 // at turns µm of the slide into a pixel of the frame.
-func (m mount) at(x, y float64) scope.Point {
+func (m mount) at(x, y float64) microscopy.Point {
 	sin, cos := math.Sincos(m.turn)
-	return scope.Point{X: frameW/2 + m.dx + m.k*(x*cos-y*sin), Y: frameH*.66 + m.dy + m.k*(x*sin+y*cos)}
+	return microscopy.Point{X: frameW/2 + m.dx + m.k*(x*cos-y*sin), Y: frameH*.66 + m.dy + m.k*(x*sin+y*cos)}
 }
 
 var (
@@ -223,7 +223,7 @@ type canvas struct {
 	m   mount
 }
 
-func (c *canvas) fill(col color.RGBA, points ...scope.Point) {
+func (c *canvas) fill(col color.RGBA, points ...microscopy.Point) {
 	// Only the box round the outline is worked on.
 	box := image.Rectangle{Min: image.Pt(frameW, frameH)}
 	for _, p := range points {
@@ -235,7 +235,7 @@ func (c *canvas) fill(col color.RGBA, points ...scope.Point) {
 		return
 	}
 	r := vector.NewRasterizer(box.Dx(), box.Dy())
-	at := func(p scope.Point) (float32, float32) {
+	at := func(p microscopy.Point) (float32, float32) {
 		return float32(p.X - float64(box.Min.X)), float32(p.Y - float64(box.Min.Y))
 	}
 	for i, p := range points {
@@ -251,8 +251,8 @@ func (c *canvas) fill(col color.RGBA, points ...scope.Point) {
 
 // oval in µm of the slide, filled, with a rim where one is given.
 func (c *canvas) oval(x, y, rx, ry float64, inner, edge color.RGBA, rimUm float64) {
-	ring := func(rx, ry float64) []scope.Point {
-		out := make([]scope.Point, 48)
+	ring := func(rx, ry float64) []microscopy.Point {
+		out := make([]microscopy.Point, 48)
 		for i := range out {
 			sin, cos := math.Sincos(2 * math.Pi * float64(i) / 48)
 			out[i] = c.m.at(x+rx*cos, y+ry*sin)
@@ -265,8 +265,8 @@ func (c *canvas) oval(x, y, rx, ry float64, inner, edge color.RGBA, rimUm float6
 
 // lobe from its base to its round tip.
 func (c *canvas) lobe(x, h, w float64) {
-	outline := func(in float64) []scope.Point {
-		p := []scope.Point{c.m.at(x-w/2+in, -.2), c.m.at(x-w/2+in, h*.55)}
+	outline := func(in float64) []microscopy.Point {
+		p := []microscopy.Point{c.m.at(x-w/2+in, -.2), c.m.at(x-w/2+in, h*.55)}
 		for i := 0; i <= 12; i++ {
 			sin, cos := math.Sincos(math.Pi * float64(i) / 12)
 			p = append(p, c.m.at(x-(w/2-in)*cos, h*.55+(h*.45-in)*sin))
@@ -290,7 +290,7 @@ func (c *ScopeCamera) draw(at CameraState) image.Image {
 	return asSeen(img, at, seedOf(at.Slide+at.Objective))
 }
 
-func (c *canvas) hindEnd(s *scope.Species) {
+func (c *canvas) hindEnd(s *microscopy.Species) {
 	m := c.m
 	c.fill(rim, m.at(-75, -95), m.at(75, -95), m.at(88, -40), m.at(62, 0), m.at(-62, 0), m.at(-88, -40))
 	c.fill(skin, m.at(-74, -94), m.at(74, -94), m.at(87, -40), m.at(61.4, -.5), m.at(-61.4, -.5), m.at(-87, -40))
@@ -366,7 +366,7 @@ func micrometer(img *image.RGBA, k float64) {
 		if i%5 == 0 {
 			h = 150
 		}
-		c.fill(rim, scope.Point{X: x - .9, Y: 300}, scope.Point{X: x + .9, Y: 300}, scope.Point{X: x + .9, Y: 300 + h}, scope.Point{X: x - .9, Y: 300 + h})
+		c.fill(rim, microscopy.Point{X: x - .9, Y: 300}, microscopy.Point{X: x + .9, Y: 300}, microscopy.Point{X: x + .9, Y: 300 + h}, microscopy.Point{X: x - .9, Y: 300 + h})
 	}
 }
 

@@ -5,7 +5,7 @@ import (
 	"strconv"
 	"testing"
 
-	"botanik/core/scope"
+	"botanik/core/microscopy"
 	"botanik/herbarium"
 	"botanik/internal/simulated"
 
@@ -18,7 +18,7 @@ import (
 func TestSlidesAreDrawnToTheKey(t *testing.T) {
 	key := herbarium.Embedded().SlideKey
 	c := simulated.NewScopeCamera(key)
-	length := func(x [2]scope.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
+	length := func(x [2]microscopy.Point) float64 { return math.Hypot(x[0].X-x[1].X, x[0].Y-x[1].Y) }
 	seen := map[string]bool{}
 	for i := 1; ; i++ {
 		s := c.Truth(strconv.Itoa(i), "40x")

@@ -6,7 +6,7 @@ import (
 	"time"
 
 	"botanik/core/weather"
-	"botanik/internal/air"
+	"botanik/internal/weathersource"
 )
 
 // mostAsked is the longest time one question to the station may span.
@@ -29,7 +29,7 @@ func NewWeatherStation(p weather.Place) http.Handler {
 			return
 		}
 		w.Header().Set("Content-Type", "application/json")
-		_ = json.NewEncoder(w).Encode(air.Answer{Format: air.Format, Name: "simulated station", Hours: hours})
+		_ = json.NewEncoder(w).Encode(weathersource.Forecast{Format: weathersource.Format, Name: "simulated station", Hours: hours})
 	})
 	return mux
 }

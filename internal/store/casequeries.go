@@ -156,8 +156,8 @@ func (s *Store) matching(ctx context.Context, out *[]Case, query string, limit i
 	return s.r.SelectContext(ctx, out, `SELECT `+brief+` FROM case_file WHERE serial IN (SELECT rowid FROM case_search WHERE case_search MATCH ? ORDER BY rowid DESC LIMIT ?) ORDER BY serial DESC`, query, limit)
 }
 
-// PutOn is one treatment of a case that is being followed.
-type PutOn struct {
+// Application is one treatment of a case that is being followed.
+type Application struct {
 	CaseID string `db:"case_id"`
 	Number string `db:"number"`
 	Plant  string `db:"plant"`
@@ -167,10 +167,10 @@ type PutOn struct {
 	Day    string `db:"day"`
 }
 
-// PutOnBetween are the treatments of open cases with some remedies, from one day on up to
+// ApplicationsBetween are the treatments of open cases with some remedies, from one day on up to
 // another and with it, the newest first, at most 5000.
-func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to string) ([]PutOn, error) {
-	out := []PutOn{}
+func (s *Store) ApplicationsBetween(ctx context.Context, remedies []string, from, to string) ([]Application, error) {
+	out := []Application{}
 	if len(remedies) == 0 {
 		return out, nil
 	}
@@ -183,8 +183,8 @@ func (s *Store) PutOnBetween(ctx context.Context, remedies []string, from, to st
 	return out, err
 }
 
-// Worked is how many closed cases of a cause had a remedy, and of how many it was better.
-type Worked struct {
+// TreatedOutcome is how many closed cases of a cause had a remedy, and of how many it was better.
+type TreatedOutcome struct {
 	Cause  string `db:"cause"`
 	Remedy string `db:"remedy"`
 	N      int    `db:"n"`
@@ -193,8 +193,8 @@ type Worked struct {
 
 // WorkedAgainst counts, for a cause, what was put on and what came of it; see the view
 // treated_outcome.
-func (s *Store) WorkedAgainst(ctx context.Context, cause string) ([]Worked, error) {
-	out := []Worked{}
+func (s *Store) WorkedAgainst(ctx context.Context, cause string) ([]TreatedOutcome, error) {
+	out := []TreatedOutcome{}
 	err := s.r.SelectContext(ctx, &out, `SELECT cause, remedy, count(DISTINCT id) AS n, count(DISTINCT CASE WHEN better THEN id END) AS better
 		FROM treated_outcome WHERE cause = ? GROUP BY remedy ORDER BY remedy`, cause)
 	return out, err

@@ -42,12 +42,12 @@ type Case struct {
 	Doc       string  `db:"doc"`
 	Body      string  `db:"-"` // words for searching that no column holds
 
-	Treatments []Treatment `db:"-"` // what was put on the plant, written with the case
-	Contact    string      `db:"-"` // how the person is reached, written with the case
+	Treatments []TreatmentRow `db:"-"` // what was put on the plant, written with the case
+	Contact    string         `db:"-"` // how the person is reached, written with the case
 }
 
-// Treatment is one remedy given on one day of a round.
-type Treatment struct {
+// TreatmentRow is one remedy given on one day of a round.
+type TreatmentRow struct {
 	CaseID string `db:"case_id"`
 	Round  int    `db:"round"`
 	Remedy string `db:"remedy"`

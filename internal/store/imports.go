@@ -10,8 +10,8 @@ import (
 	"github.com/jmoiron/sqlx"
 )
 
-// Line is a line of a story whole, as it leaves the desk and comes back.
-type Line struct {
+// ImportLine is a line of a story whole, as it leaves the desk and comes back.
+type ImportLine struct {
 	Seq    int    `db:"seq" json:"seq"`
 	At     string `db:"at" json:"at"`
 	Who    string `db:"who" json:"who"`
@@ -23,8 +23,8 @@ type Line struct {
 }
 
 // Lines is a case's whole story, oldest first.
-func (s *Store) Lines(ctx context.Context, caseID string) ([]Line, error) {
-	out := []Line{}
+func (s *Store) Lines(ctx context.Context, caseID string) ([]ImportLine, error) {
+	out := []ImportLine{}
 	err := s.r.SelectContext(ctx, &out, `SELECT seq, at, who, kind, text, before, after, patch FROM case_event WHERE case_id = ? ORDER BY seq`, caseID)
 	return out, err
 }
@@ -121,7 +121,7 @@ func (s *Store) MarkTorn(ctx context.Context, id string) error {
 // Incoming is a case from elsewhere with all that hangs on it.
 type Incoming struct {
 	Case    Case
-	Story   []Line
+	Story   []ImportLine
 	Photos  []Photo
 	Changes []Changed
 	Year    int // for a new number, where its own is taken or it has none
@@ -129,9 +129,9 @@ type Incoming struct {
 
 // What became of an incoming case.
 const (
-	CameIn   = "in"       // it is new here
-	Same     = "same"     // it is here already, as it is
-	Conflict = "conflict" // it is here and reads otherwise: ours stays
+	CameIn         = "in"       // it is new here
+	Same           = "same"     // it is here already, as it is
+	ImportConflict = "conflict" // it is here and reads otherwise: ours stays
 )
 
 // ImportCases writes cases of a batch, all or none, and says of each what became of it and
@@ -165,7 +165,7 @@ func importCase(ctx context.Context, tx *sqlx.Tx, batch string, x Incoming) (wha
 	case err == nil && ours.Version == c.Version && ours.Doc == c.Doc:
 		return Same, ours.Number, nil
 	case err == nil:
-		return Conflict, ours.Number, nil
+		return ImportConflict, ours.Number, nil
 	case !errors.Is(err, ErrNotFound):
 		return "", "", err
 	}

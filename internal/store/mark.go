@@ -23,9 +23,9 @@ type MarkOf struct {
 	Marked bool
 }
 
-// Marked looks for a mark without opening the desk or changing its file. An
+// ReadMark looks for a mark without opening the desk or changing its file. An
 // error when something lies there that cannot be read as a desk.
-func Marked(ctx context.Context, dir, mark string) (out MarkOf, err error) {
+func ReadMark(ctx context.Context, dir, mark string) (out MarkOf, err error) {
 	path := filepath.Join(dir, FileName)
 	if _, err := os.Stat(path); errors.Is(err, fs.ErrNotExist) {
 		return out, nil

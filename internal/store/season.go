@@ -5,8 +5,8 @@ import (
 	"strings"
 )
 
-// Tally is how many samples of one kind came in on a day.
-type Tally struct {
+// WeekTally is how many samples of one kind came in on a day.
+type WeekTally struct {
 	Day    string `db:"day"` // YYYY-MM-DD, UTC
 	Cause  string `db:"cause"`
 	Degree string `db:"degree"`
@@ -17,8 +17,8 @@ type Tally struct {
 
 // Tallies counts what came in between two days, the second left out, by day, cause, degree,
 // plant and square.
-func (s *Store) Tallies(ctx context.Context, from, to string) ([]Tally, error) {
-	out := []Tally{}
+func (s *Store) Tallies(ctx context.Context, from, to string) ([]WeekTally, error) {
+	out := []WeekTally{}
 	err := s.r.SelectContext(ctx, &out, `SELECT substr(created_at, 1, 10) AS day, cause, degree, host_id, square, count(*) AS n FROM case_file INDEXED BY case_season
 		WHERE created_at >= ? AND created_at < ? GROUP BY 1, 2, 3, 4, 5 ORDER BY 1, 2, 3, 4, 5`, from, to)
 	return out, err
@@ -44,8 +44,8 @@ func (s *Store) Waits(ctx context.Context, from, to string) ([]Span, error) {
 	return out, err
 }
 
-// First is the first day of a year on which a cause came in.
-type First struct {
+// FirstSeen is the first day of a year on which a cause came in.
+type FirstSeen struct {
 	Cause string `db:"cause"`
 	Year  string `db:"year"`
 	Day   string `db:"day"`
@@ -53,16 +53,16 @@ type First struct {
 }
 
 // Firsts are the first day in each year on which each cause was settled.
-func (s *Store) Firsts(ctx context.Context, since string) ([]First, error) {
-	out := []First{}
+func (s *Store) Firsts(ctx context.Context, since string) ([]FirstSeen, error) {
+	out := []FirstSeen{}
 	err := s.r.SelectContext(ctx, &out, `SELECT cause, substr(day, 1, 4) AS year, min(day) AS day, sum(n) AS n FROM confirmed_day WHERE day >= ? AND n > 0 GROUP BY 1, 2 ORDER BY 1, 2`, since)
 	return out, err
 }
 
 // AdvisedIn counts, over the samples that came in between two days, what was put on against
 // which cause and of how many it was better; see the view treated_outcome.
-func (s *Store) AdvisedIn(ctx context.Context, from, to string) ([]Worked, error) {
-	out := []Worked{}
+func (s *Store) AdvisedIn(ctx context.Context, from, to string) ([]TreatedOutcome, error) {
+	out := []TreatedOutcome{}
 	err := s.r.SelectContext(ctx, &out, `SELECT cause, remedy, count(DISTINCT id) AS n, count(DISTINCT CASE WHEN better THEN id END) AS better
 		FROM treated_outcome WHERE created_at >= ? AND created_at < ? GROUP BY 1, 2 ORDER BY 1, 2`, from, to)
 	return out, err
@@ -82,8 +82,8 @@ func (s *Store) MistakenIn(ctx context.Context, from, to string) ([]Mistaken, er
 	return out, err
 }
 
-// Found is what cases are found by. What is empty asks for nothing.
-type Found struct {
+// CaseQuery is what cases are found by. What is empty asks for nothing.
+type CaseQuery struct {
 	Words   string
 	Number  string
 	Cause   string // "-" for undetermined
@@ -116,7 +116,7 @@ func MaySort(by string) bool {
 }
 
 // where puts a question into SQL.
-func (f Found) where() (string, []any) {
+func (f CaseQuery) where() (string, []any) {
 	where, args := []string{"1"}, []any{}
 	is := func(column, value string) {
 		if value == "" {
@@ -166,7 +166,7 @@ func (f Found) where() (string, []any) {
 }
 
 // Find lists the cases that answer a question, a page of them, and counts them all.
-func (s *Store) Find(ctx context.Context, f Found) ([]Case, int, error) {
+func (s *Store) Find(ctx context.Context, f CaseQuery) ([]Case, int, error) {
 	where, args := f.where()
 	var n int
 	if err := s.r.GetContext(ctx, &n, `SELECT count(*) FROM case_file WHERE `+where, args...); err != nil {
@@ -188,7 +188,7 @@ func (s *Store) Find(ctx context.Context, f Found) ([]Case, int, error) {
 
 // Each calls f with every case that answers a question, the oldest first, with its document,
 // a few at a time; what changes meanwhile is seen or not.
-func (s *Store) Each(ctx context.Context, q Found, f func(Case) error) error {
+func (s *Store) Each(ctx context.Context, q CaseQuery, f func(Case) error) error {
 	where, args := q.where()
 	for after := int64(0); ; {
 		rows := []Case{}

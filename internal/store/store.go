@@ -270,8 +270,8 @@ func missing(err error) error {
 // Stamp writes a moment as it is stored: UTC, sortable, to the millisecond.
 func Stamp(t time.Time) string { return t.UTC().Format("2006-01-02T15:04:05.000Z") }
 
-// Moment reads a stored moment; the zero time for an empty one.
-func Moment(s string) time.Time {
+// ParseTime reads a stored moment; the zero time for an empty one.
+func ParseTime(s string) time.Time {
 	t, _ := time.Parse("2006-01-02T15:04:05.000Z", s)
 	return t
 }

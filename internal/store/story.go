@@ -59,8 +59,8 @@ func (s *Store) DocAt(ctx context.Context, id string, seq int) (string, error) {
 	return string(doc), nil
 }
 
-// Told is a line of a story with whose it is.
-type Told struct {
+// ReportRow is a line of a story with whose it is.
+type ReportRow struct {
 	CaseID string `db:"case_id"`
 	Number string `db:"number"`
 	Plant  string `db:"plant"`
@@ -70,8 +70,8 @@ type Told struct {
 
 // MovedSince are the lines about days the weather moved since a moment, newest first, at
 // most fifty.
-func (s *Store) MovedSince(ctx context.Context, since string) ([]Told, error) {
-	out := []Told{}
+func (s *Store) MovedSince(ctx context.Context, since string) ([]ReportRow, error) {
+	out := []ReportRow{}
 	err := s.r.SelectContext(ctx, &out, `SELECT e.case_id, c.number, c.plant, e.at, e.text FROM case_event e JOIN case_file c ON c.id = e.case_id WHERE e.kind = 'weather' AND e.at >= ? ORDER BY e.at DESC LIMIT 50`, since)
 	return out, err
 }

@@ -6,8 +6,8 @@ import (
 	"github.com/jmoiron/sqlx"
 )
 
-// Load is how many open cases somebody keeps, and how many of them wait for something.
-type Load struct {
+// Workload is how many open cases somebody keeps, and how many of them wait for something.
+type Workload struct {
 	Keeper string `db:"keeper"` // account; empty for nobody's
 	Bench  int    `db:"bench"`  // on the bench, with somebody who reviews, or ready
 	Out    int    `db:"out"`    // out at growers
@@ -15,8 +15,8 @@ type Load struct {
 }
 
 // Loads counts the open cases by whose they are.
-func (s *Store) Loads(ctx context.Context, day string) ([]Load, error) {
-	out := []Load{}
+func (s *Store) Loads(ctx context.Context, day string) ([]Workload, error) {
+	out := []Workload{}
 	err := s.r.SelectContext(ctx, &out, `SELECT keeper, sum(stage IN ('bench', 'review', 'ready')) AS bench, sum(stage IN ('handed', 'referred')) AS out,
 		sum(stage IN ('handed', 'referred') AND ask_on <> '' AND ask_on <= ?) AS due FROM case_file
 		WHERE stage IN ('bench', 'review', 'ready', 'handed', 'referred') GROUP BY keeper ORDER BY keeper`, day)
@@ -69,8 +69,8 @@ func (s *Store) EndAway(ctx context.Context, account, first string) error {
 	})
 }
 
-// Deed is one line of a story on a day, with the case it is of.
-type Deed struct {
+// Activity is one line of a story on a day, with the case it is of.
+type Activity struct {
 	CaseID    string `db:"case_id"`
 	At        string `db:"at"`
 	Who       string `db:"who"`
@@ -85,8 +85,8 @@ type Deed struct {
 }
 
 // Deeds are what was done between two moments, the second left out, at most 20000.
-func (s *Store) Deeds(ctx context.Context, from, to string) ([]Deed, error) {
-	out := []Deed{}
+func (s *Store) Deeds(ctx context.Context, from, to string) ([]Activity, error) {
+	out := []Activity{}
 	err := s.r.SelectContext(ctx, &out, `SELECT e.case_id, e.at, e.who, e.kind, c.number, c.plant, c.stage, c.cause, c.degree, c.created_at, e.kind = 'followup' AND e.text LIKE 'no answer%' AS silent
 		FROM case_event e INDEXED BY event_at JOIN case_file c ON c.id = e.case_id WHERE e.at >= ? AND e.at < ? ORDER BY e.at, e.case_id, e.seq LIMIT 20000`, from, to)
 	return out, err

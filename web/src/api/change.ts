@@ -1,7 +1,7 @@
 import { type QueryClient, useMutation, useMutationState, useQueryClient } from '@tanstack/react-query';
 import type { PathsWithMethod } from 'openapi-typescript-helpers';
 import { useMemo } from 'react';
-import { api, Problem, type S, take, type View } from './client';
+import { api, Problem, type S, unwrap, type View } from './client';
 import type { paths } from './schema';
 
 /** A change of a case, made with the version that holds when its turn has come. */
@@ -75,7 +75,7 @@ export const useCaseCalls = (id: string) => useMemo(() => caseCalls(id), [id]);
 async function send(client: QueryClient, id: string, call: Call): Promise<View> {
   const now = client.getQueryData<View>(['case', id]);
   try {
-    const view = await take<View>(call(String(now?.version ?? 0)));
+    const view = await unwrap<View>(call(String(now?.version ?? 0)));
     client.setQueryData(['case', id], view);
     return view;
   } catch (e) {
@@ -84,7 +84,7 @@ async function send(client: QueryClient, id: string, call: Call): Promise<View> 
   }
 }
 
-const renew = (client: QueryClient) => {
+const invalidateCase = (client: QueryClient) => {
   for (const key of [
     'today',
     'story',
@@ -106,7 +106,7 @@ export function useChange(id: string) {
   return useMutation<View, Problem, Call>({
     scope: { id: `case-${id}` },
     mutationFn: (call) => send(client, id, call),
-    onSuccess: () => renew(client),
+    onSuccess: () => invalidateCase(client),
   });
 }
 
@@ -153,7 +153,7 @@ export function useLooks(view: Pick<View, 'id' | 'looks'>): Looks {
     onSuccess: (_, a) => {
       for (const m of client.getMutationCache().findAll({ mutationKey: key, status: 'error' }))
         if ((m.state.variables as Answer | undefined)?.finding === a.finding) client.getMutationCache().remove(m);
-      renew(client);
+      invalidateCase(client);
     },
   });
   const pending = useMutationState({

@@ -45,7 +45,7 @@ api.use({
 });
 
 /** Unwraps an answer, or throws its problem. */
-export async function take<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
   let got: { data?: T; error?: unknown; response: Response };
   try {
     got = await call;

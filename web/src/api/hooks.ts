@@ -1,12 +1,12 @@
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { api, Problem, type S, setToken, take, type View, type Vocabulary } from './client';
+import { api, Problem, type S, setToken, unwrap, type View, type Vocabulary } from './client';
 
 export const useSession = () =>
   useQuery({
     queryKey: ['session'],
     queryFn: async () => {
-      const session = await take(api.GET('/api/v1/session'));
+      const session = await unwrap(api.GET('/api/v1/session'));
       setToken(session.token);
       return session;
     },
@@ -17,17 +17,17 @@ export const useSession = () =>
 export const useVocabulary = () =>
   useQuery({
     queryKey: ['vocabulary'],
-    queryFn: () => take<Vocabulary>(api.GET('/api/v1/vocabulary')),
+    queryFn: () => unwrap<Vocabulary>(api.GET('/api/v1/vocabulary')),
     staleTime: Number.POSITIVE_INFINITY,
   });
 
 export const useToday = () =>
-  useQuery({ queryKey: ['today'], queryFn: () => take(api.GET('/api/v1/today')), refetchInterval: 30_000 });
+  useQuery({ queryKey: ['today'], queryFn: () => unwrap(api.GET('/api/v1/today')), refetchInterval: 30_000 });
 
 /** What is kept under a version that a change of it has to send back. */
 export async function versioned<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>) {
   let version = '0';
-  const body = await take<T>(
+  const body = await unwrap<T>(
     call.then((r) => {
       version = (r.response.headers.get('ETag') ?? '0').replaceAll('"', '');
       return r;
@@ -59,7 +59,7 @@ export const useIdentity = () =>
 export const useCase = (id: string) =>
   useQuery({
     queryKey: ['case', id],
-    queryFn: () => take<View>(api.GET('/api/v1/cases/{id}', { params: { path: { id } } })),
+    queryFn: () => unwrap<View>(api.GET('/api/v1/cases/{id}', { params: { path: { id } } })),
     enabled: id !== '',
     // Two people wait for each other while a verdict, or what a trainee prepared, waits for its advisor.
     refetchInterval: (q) => {

@@ -2668,35 +2668,6 @@ export interface components {
             /** Format: double */
             sure: number;
         };
-        Ask: {
-            askOn?: string;
-            call: boolean;
-            cause?: string;
-            causeName?: string;
-            /** Format: double */
-            certainty: number;
-            contact?: string;
-            /** Format: date-time */
-            createdAt: string;
-            degree?: string;
-            grower: string;
-            id: string;
-            /** @description account whose case it is */
-            keeper?: string;
-            /** Format: int64 */
-            late: number;
-            line: string;
-            number: string;
-            place?: string;
-            plant: string;
-            stage: string;
-            /** Format: int64 */
-            urgency: number;
-            /** Format: int64 */
-            version: number;
-            what: string;
-            when: string;
-        };
         AskBody: {
             /** @description one short form; what is fading and matters most when left out */
             kind?: string;
@@ -2710,6 +2681,10 @@ export interface components {
             options: components["schemas"]["Choice"][];
             /** @description cause whose plate is shown */
             plate?: string;
+        };
+        Assignee: {
+            id: string;
+            name: string;
         };
         AwayBody: {
             account: string;
@@ -2736,11 +2711,6 @@ export interface components {
             /** @description its file still lies there */
             there: boolean;
             trouble?: string;
-        };
-        Beside: {
-            remedy: string;
-            /** @description low, middle, top or a rate */
-            use?: string;
         };
         BesideDays: {
             name: string;
@@ -2783,7 +2753,7 @@ export interface components {
             /** @description the file's own name */
             name: string;
         };
-        Brought: {
+        BroughtDocument: {
             key: string;
             name: string;
             /** @description this desk has words of its own there, and they would give way */
@@ -2879,7 +2849,7 @@ export interface components {
             weather: string;
             why: string[];
             /** @description what came of each remedy against it at this desk; none from fewer than five cases */
-            worked: components["schemas"]["WorkedHere"][];
+            worked: components["schemas"]["LocalResult"][];
         };
         CaseList: {
             cases: components["schemas"]["Tag"][];
@@ -3078,6 +3048,11 @@ export interface components {
             name: string;
             unit?: string;
             who?: boolean;
+        };
+        Companion: {
+            remedy: string;
+            /** @description low, middle, top or a rate */
+            use?: string;
         };
         Condition: {
             /**
@@ -3360,7 +3335,7 @@ export interface components {
             /** @enum {string} */
             pressure: "light" | "moderate" | "heavy";
             /** @description of the sequential test */
-            step?: components["schemas"]["Standing"];
+            step?: components["schemas"]["SequentialResult"];
             /** @enum {string} */
             sure: "sure" | "likely" | "near";
             /** @description why the count says nothing of this threshold */
@@ -3602,20 +3577,6 @@ export interface components {
             where?: string;
             /** @description other words a grower has for it */
             words?: string[];
-        };
-        Fit: {
-            /** @description characters seen otherwise than it has them, by their names */
-            against: string[];
-            cause?: string;
-            name: string;
-            /** @description it is met on the plant */
-            onHost: boolean;
-            /** Format: double */
-            p: number;
-            /** @description nothing that was seen speaks against it, or too little */
-            possible: boolean;
-            scientific: string;
-            species: string;
         };
         FollowUp: {
             /** Format: date-time */
@@ -3911,7 +3872,7 @@ export interface components {
             /** Format: int64 */
             rows: number;
             /** @description house documents of a bundle that say something else than ours: each is taken only when it is ticked */
-            rules?: components["schemas"]["Brought"][];
+            rules?: components["schemas"]["BroughtDocument"][];
             /** @description documents of a bundle that never come along: devices, addresses, people */
             stays?: string[];
             targets: components["schemas"]["Target"][];
@@ -4029,6 +3990,21 @@ export interface components {
         JoinBody: {
             password: string;
         };
+        JointHandout: {
+            /** @description what is bought for all of them */
+            buy: string[];
+            date: string;
+            /** @description all their days as one list */
+            days: components["schemas"]["TogetherDay"][];
+            desk: string;
+            grower: string;
+            /** @description open ones that may not, each with its reason */
+            notYet: components["schemas"]["NotYet"][];
+            /** @description other cases of the same grower that may be handed over now */
+            ready: components["schemas"]["Tag"][];
+            /** @description pages that were handed over together, this one first */
+            sheets: components["schemas"]["Sheet"][];
+        };
         Judged: {
             air: components["schemas"]["Hour"];
             /** Format: date-time */
@@ -4049,10 +4025,6 @@ export interface components {
             sunHeight: number;
             /** @description every reason against it, worst first */
             why: string[];
-        };
-        Keeper: {
-            id: string;
-            name: string;
         };
         Keeping: {
             /**
@@ -4121,11 +4093,11 @@ export interface components {
             treatments?: number;
             use: string;
             volume: string;
-            with?: components["schemas"]["Beside"][];
+            with?: components["schemas"]["Companion"][];
         };
         KeyAnswer: {
             /** @description all of the group, likeliest first */
-            fits: components["schemas"]["Fit"][];
+            fits: components["schemas"]["SpeciesFit"][];
             looks: components["schemas"]["KeyLook"][];
             next?: components["schemas"]["Couplet"];
             notes: string[];
@@ -4170,23 +4142,6 @@ export interface components {
             strength?: string;
             /** Format: int64 */
             waitDays?: number;
-        };
-        Lately: {
-            /**
-             * Format: int64
-             * @description looked back
-             */
-            days: number;
-            /** @description wet spells that let a disease in, of the days looked back */
-            events: components["schemas"]["Event"][];
-            /** @description who the hours are from */
-            from: string;
-            /** @description open cases with something that protects on the leaves, what is thinnest first */
-            out: components["schemas"]["Protected"][];
-            /** @description empty where no hour is known */
-            pressure: components["schemas"]["Pressure"][];
-            /** Format: double */
-            rainMm: number;
         };
         Law: {
             reference?: string;
@@ -4316,6 +4271,23 @@ export interface components {
              * @enum {string}
              */
             region?: "Europe" | "North America" | "South America" | "Africa" | "Asia" | "Australia and New Zealand" | "";
+        };
+        LocalResult: {
+            /** Format: int64 */
+            better: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description of the share that got better, 95 %, Wilson
+             */
+            low: number;
+            /**
+             * Format: int64
+             * @description closed cases whose outcome is known
+             */
+            n: number;
+            remedy: string;
         };
         LocalWord: {
             /**
@@ -4447,7 +4419,7 @@ export interface components {
             /** Format: double */
             share: number;
         };
-        Marked: {
+        MarkedAnswer: {
             /**
              * Format: double
              * @description after how many days it is as likely forgotten as known
@@ -4556,7 +4528,7 @@ export interface components {
             /** @description finished mix wanted, like '2 L' */
             volume: string;
             /** @description what goes into the same tank */
-            with?: components["schemas"]["Beside"][];
+            with?: components["schemas"]["Companion"][];
             /** @description keep the proposed days of this round as well */
             withDays?: boolean;
         };
@@ -4583,7 +4555,7 @@ export interface components {
             /** @description finished mix wanted, like '2 L' */
             volume: string;
             /** @description what goes into the same tank */
-            with?: components["schemas"]["Beside"][];
+            with?: components["schemas"]["Companion"][];
         };
         Mixed: {
             bothLabels?: boolean;
@@ -4601,7 +4573,7 @@ export interface components {
             treatments?: number;
             use: string;
             volume: string;
-            with?: components["schemas"]["Beside"][];
+            with?: components["schemas"]["Companion"][];
         };
         MovedDay: {
             /** Format: date-time */
@@ -5263,6 +5235,35 @@ export interface components {
             minutes?: number;
             text: string;
         };
+        Question: {
+            askOn?: string;
+            call: boolean;
+            cause?: string;
+            causeName?: string;
+            /** Format: double */
+            certainty: number;
+            contact?: string;
+            /** Format: date-time */
+            createdAt: string;
+            degree?: string;
+            grower: string;
+            id: string;
+            /** @description account whose case it is */
+            keeper?: string;
+            /** Format: int64 */
+            late: number;
+            line: string;
+            number: string;
+            place?: string;
+            plant: string;
+            stage: string;
+            /** Format: int64 */
+            urgency: number;
+            /** Format: int64 */
+            version: number;
+            what: string;
+            when: string;
+        };
         Range: {
             /** Format: double */
             high: number;
@@ -5412,6 +5413,23 @@ export interface components {
             text: string;
             /** @description the day it is free, YYYY-MM-DD, when that is known */
             until?: string;
+        };
+        RecentWeather: {
+            /**
+             * Format: int64
+             * @description looked back
+             */
+            days: number;
+            /** @description wet spells that let a disease in, of the days looked back */
+            events: components["schemas"]["Event"][];
+            /** @description who the hours are from */
+            from: string;
+            /** @description open cases with something that protects on the leaves, what is thinnest first */
+            out: components["schemas"]["Protected"][];
+            /** @description empty where no hour is known */
+            pressure: components["schemas"]["Pressure"][];
+            /** Format: double */
+            rainMm: number;
         };
         Recount: {
             /**
@@ -5892,6 +5910,21 @@ export interface components {
              */
             slope: number;
         };
+        SequentialResult: {
+            /** @description where it first could have stopped; what was counted after it counts as well */
+            crossed?: components["schemas"]["Crossing"];
+            /**
+             * Format: int64
+             * @description units at least that it would still take, were all of them clean or all of them hit
+             */
+            least: number;
+            /** Format: int64 */
+            n: number;
+            /** @enum {string} */
+            says: "more" | "wait" | "act";
+            /** Format: int64 */
+            sum: number;
+        };
         SessionBody: {
             desk: components["schemas"]["Identity"];
             /** @description what this role may do beyond what everybody may */
@@ -6169,6 +6202,20 @@ export interface components {
                 [key: string]: string[];
             };
         };
+        SpeciesFit: {
+            /** @description characters seen otherwise than it has them, by their names */
+            against: string[];
+            cause?: string;
+            name: string;
+            /** @description it is met on the plant */
+            onHost: boolean;
+            /** Format: double */
+            p: number;
+            /** @description nothing that was seen speaks against it, or too little */
+            possible: boolean;
+            scientific: string;
+            species: string;
+        };
         Spell: {
             /** Format: date-time */
             from: string;
@@ -6269,21 +6316,6 @@ export interface components {
             /** Format: double */
             share: number;
             stage: string;
-        };
-        Standing: {
-            /** @description where it first could have stopped; what was counted after it counts as well */
-            crossed?: components["schemas"]["Crossing"];
-            /**
-             * Format: int64
-             * @description units at least that it would still take, were all of them clean or all of them hit
-             */
-            least: number;
-            /** Format: int64 */
-            n: number;
-            /** @enum {string} */
-            says: "more" | "wait" | "act";
-            /** Format: int64 */
-            sum: number;
         };
         State: {
             absent?: boolean;
@@ -6482,7 +6514,7 @@ export interface components {
             unit?: string;
         };
         Today: {
-            ask: components["schemas"]["Ask"][];
+            ask: components["schemas"]["Question"][];
             bench: components["schemas"]["Tag"][];
             /** Format: int64 */
             brought: number;
@@ -6496,21 +6528,6 @@ export interface components {
             ready: components["schemas"]["Tag"][];
             waiting: components["schemas"]["Tag"][];
             weather: string;
-        };
-        Together: {
-            /** @description what is bought for all of them */
-            buy: string[];
-            date: string;
-            /** @description all their days as one list */
-            days: components["schemas"]["TogetherDay"][];
-            desk: string;
-            grower: string;
-            /** @description open ones that may not, each with its reason */
-            notYet: components["schemas"]["NotYet"][];
-            /** @description other cases of the same grower that may be handed over now */
-            ready: components["schemas"]["Tag"][];
-            /** @description pages that were handed over together, this one first */
-            sheets: components["schemas"]["Sheet"][];
         };
         TogetherBody: {
             /** @description the one that is answered first */
@@ -6631,7 +6648,7 @@ export interface components {
             id: string;
             intake: components["schemas"]["Intake"];
             /** @description whose case it is; nobody's when left out */
-            keeper?: components["schemas"]["Keeper"];
+            keeper?: components["schemas"]["Assignee"];
             looks: components["schemas"]["LookRecord"][];
             /** @description what u would take back */
             mayUndo?: string;
@@ -6884,23 +6901,6 @@ export interface components {
             /** Format: int64 */
             hours: number;
             text: string;
-        };
-        WorkedHere: {
-            /** Format: int64 */
-            better: number;
-            /** Format: double */
-            high: number;
-            /**
-             * Format: double
-             * @description of the share that got better, 95 %, Wilson
-             */
-            low: number;
-            /**
-             * Format: int64
-             * @description closed cases whose outcome is known
-             */
-            n: number;
-            remedy: string;
         };
         Workload: {
             /** @description what nobody keeps, or somebody who is switched off */
@@ -8435,7 +8435,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Together"];
+                    "application/json": components["schemas"]["JointHandout"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -9039,7 +9039,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Marked"];
+                    "application/json": components["schemas"]["MarkedAnswer"];
                 };
             };
             400: components["responses"]["Problem"];
@@ -11170,7 +11170,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Lately"];
+                    "application/json": components["schemas"]["RecentWeather"];
                 };
             };
             400: components["responses"]["Problem"];

@@ -1,11 +1,11 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from './client';
+import { api, type Problem, type S, unwrap } from './client';
 import { versioned } from './hooks';
 
 export const useSlideKey = () =>
   useQuery<S['SlideKey'], Problem>({
     queryKey: ['slide-key'],
-    queryFn: () => take<S['SlideKey']>(api.GET('/api/v1/scope/key')),
+    queryFn: () => unwrap<S['SlideKey']>(api.GET('/api/v1/scope/key')),
     staleTime: Number.POSITIVE_INFINITY,
   });
 
@@ -13,7 +13,7 @@ export const useSlideKey = () =>
 export const useIdentify = (body: S['KeyInput']) =>
   useQuery<S['KeyAnswer'], Problem>({
     queryKey: ['identify', JSON.stringify(body)],
-    queryFn: () => take<S['KeyAnswer']>(api.POST('/api/v1/scope/identify', { body })),
+    queryFn: () => unwrap<S['KeyAnswer']>(api.POST('/api/v1/scope/identify', { body })),
     enabled: !!body.group,
     retry: false,
     placeholderData: (o) => o,
@@ -22,7 +22,7 @@ export const useIdentify = (body: S['KeyInput']) =>
 export const useRatio = (body: S['RatioRequest']) =>
   useQuery<S['Ratio'], Problem>({
     queryKey: ['ratio', JSON.stringify(body)],
-    queryFn: () => take<S['Ratio']>(api.POST('/api/v1/scope/ratio', { body })),
+    queryFn: () => unwrap<S['Ratio']>(api.POST('/api/v1/scope/ratio', { body })),
     enabled: (body.a?.length ?? 0) > 0 && (body.b?.length ?? 0) > 0,
     retry: false,
     placeholderData: (o) => o,
@@ -31,7 +31,7 @@ export const useRatio = (body: S['RatioRequest']) =>
 export const useReticle = (readings: S['Reading'][], unit: 'division' | 'pixel') =>
   useQuery<S['Factor'], Problem>({
     queryKey: ['reticle', unit, JSON.stringify(readings)],
-    queryFn: () => take<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings, unit } })),
+    queryFn: () => unwrap<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings, unit } })),
     enabled: readings.length > 0,
     retry: false,
     placeholderData: (o) => o,
@@ -52,7 +52,7 @@ export function useCalibrate() {
   const { data } = useCalibrations();
   return useMutation<S['Calibration'][], Problem, S['NewCalibration']>({
     mutationFn: (body) =>
-      take<S['Calibration'][]>(
+      unwrap<S['Calibration'][]>(
         api.PUT('/api/v1/scope/calibrations', { params: { header: { 'If-Match': data?.version ?? '0' } }, body }),
       ),
     onSettled: () => client.invalidateQueries({ queryKey: ['calibrations'] }),

@@ -4,7 +4,7 @@ import { useCaseCalls, useChange } from '../api/change';
 import type { S, View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
-import { held } from '../parts/count/counts';
+import { eligible } from '../parts/count/counts';
 import { Pad } from '../parts/count/Pad';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
@@ -76,7 +76,7 @@ export function Act({ view }: { view: View }) {
       </p>
     );
   const unit = w?.threshold.unit || 'leaf';
-  const running = w?.test && held(tallied, w.threshold.of || 'pests');
+  const running = w?.test && eligible(tallied, w.threshold.of || 'pests');
   const button = (word: S['ActInput']['word'], choice: 'act' | 'wait' | 'pull', name: string, key: string) => (
     <Button
       variant={(advised === word && word) || (choice === 'wait' && advised === waiting) ? 'contained' : 'outlined'}

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type Tag, take, type View } from '../api/client';
+import { api, type Tag, unwrap, type View } from '../api/client';
 import { useCase, useSession, useVocabulary } from '../api/hooks';
 import { WhoseCase } from '../parts/WhoseCase';
 import { Boundary } from '../ui/Boundary';
@@ -70,7 +70,7 @@ function Empty() {
     queryFn: async () => {
       const stages = ['bench', 'review', 'waiting', 'ready'] as const;
       const all = await Promise.all(
-        stages.map((stage) => take(api.GET('/api/v1/cases', { params: { query: { stage } } }))),
+        stages.map((stage) => unwrap(api.GET('/api/v1/cases', { params: { query: { stage } } }))),
       );
       return all.map((a) => a.cases);
     },

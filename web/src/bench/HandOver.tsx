@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type S, take, type View } from '../api/client';
+import { api, type S, unwrap, type View } from '../api/client';
 import { useMay, useToday } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { SheetPage } from '../parts/Sheet';
@@ -22,7 +22,7 @@ export function HandOver({ view }: { view: View }) {
   const today = useToday();
   const sheet = useQuery({
     queryKey: ['sheet', view.id, view.version],
-    queryFn: () => take<S['Sheet']>(api.GET('/api/v1/cases/{id}/sheet', { params: { path: { id: view.id } } })),
+    queryFn: () => unwrap<S['Sheet']>(api.GET('/api/v1/cases/{id}/sheet', { params: { path: { id: view.id } } })),
     enabled: !!view.verdict,
     retry: false,
     placeholderData: (old) => old,

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation } from '@tanstack/react-query';
 import { useCaseCalls, type useChange } from '../api/change';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { Messages } from '../parts/Messages';
 import { Trouble, weekday } from '../ui/bits';
 import { Code, NoCode, useDeskAddress } from '../ui/Code';
@@ -77,7 +77,7 @@ export function Handed({
 /** One calendar of all this grower's plants, by a private address, for who has more than one. */
 function GrowersCalendar({ person, grower }: { person: string; grower: string }) {
   const open = useMutation<S['Feed'], Problem>({
-    mutationFn: () => take<S['Feed']>(api.POST('/api/v1/calendars', { body: { person } })),
+    mutationFn: () => unwrap<S['Feed']>(api.POST('/api/v1/calendars', { body: { person } })),
   });
   if (open.data)
     return (

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useLooks } from '../api/change';
-import { api, take, type View } from '../api/client';
+import { api, unwrap, type View } from '../api/client';
 
 /** Each answer the desk did not keep: which it was, why, and what to do. It stays until one decides, on every step. */
 export function RefusedLooks({ view }: { view: View }) {
@@ -9,7 +9,7 @@ export function RefusedLooks({ view }: { view: View }) {
   const stale = refused.some((r) => r.problem.status === 412);
   const story = useQuery({
     queryKey: ['story', view.id, view.version],
-    queryFn: () => take(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
+    queryFn: () => unwrap(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
     enabled: stale,
   });
   const last = story.data?.[story.data.length - 1];

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type S, take, type View } from '../api/client';
+import { api, type S, unwrap, type View } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Trouble } from '../ui/bits';
@@ -26,7 +26,7 @@ export function RemedyStep({ view }: { view: View }) {
   const { data, error } = useQuery({
     queryKey: ['advice', view.id, view.version, ...(chosen ?? [])],
     queryFn: () =>
-      take<S['CaseAdvice']>(
+      unwrap<S['CaseAdvice']>(
         api.GET('/api/v1/cases/{id}/advice', {
           params: { path: { id: view.id }, query: { chosen: (chosen ?? []).slice(0, 6) } },
         }),

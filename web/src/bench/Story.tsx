@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, take, type View } from '../api/client';
+import { api, unwrap, type View } from '../api/client';
 import { Ending } from '../parts/Ending';
 import { HowItWent } from '../parts/HowItWent';
 import { moment } from '../ui/bits';
@@ -8,7 +8,7 @@ import { moment } from '../ui/bits';
 export function Story({ view }: { view: View }) {
   const { data } = useQuery({
     queryKey: ['story', view.id, view.version],
-    queryFn: () => take(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
+    queryFn: () => unwrap(api.GET('/api/v1/cases/{id}/story', { params: { path: { id: view.id } } })),
     placeholderData: (old) => old,
   });
   return (

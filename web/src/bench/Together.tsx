@@ -1,14 +1,15 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { SheetPage } from '../parts/Sheet';
 import { Chips } from '../ui/bits';
 
 /** What else of this grower's could be handed over, and what was. */
 export const useTogether = (view: View) =>
-  useQuery<S['Together'], Problem>({
+  useQuery<S['JointHandout'], Problem>({
     queryKey: ['together', view.id, view.version],
-    queryFn: () => take<S['Together']>(api.GET('/api/v1/cases/{id}/together', { params: { path: { id: view.id } } })),
+    queryFn: () =>
+      unwrap<S['JointHandout']>(api.GET('/api/v1/cases/{id}/together', { params: { path: { id: view.id } } })),
     enabled: !!view.verdict,
     placeholderData: (old) => old,
     retry: false,
@@ -19,7 +20,7 @@ export function usePairing(view: View, done: (v: View) => void) {
   const client = useQueryClient();
   return useMutation<View, Problem, S['Tag'][]>({
     mutationFn: (others) =>
-      take<View>(
+      unwrap<View>(
         api.POST('/api/v1/handover-together', {
           body: { cases: [view, ...others].map((x) => ({ id: x.id, version: x.version })) },
         }),
@@ -38,7 +39,7 @@ export function AlsoTheirs({
   chosen,
   choose,
 }: {
-  of: S['Together'];
+  of: S['JointHandout'];
   chosen: string[];
   choose: (v: string[]) => void;
 }) {
@@ -68,7 +69,7 @@ export function AlsoTheirs({
 }
 
 /** After it: one list of days and of what to buy for all plants, then the page of each. */
-export function TogetherPages({ of }: { of: S['Together'] }) {
+export function TogetherPages({ of }: { of: S['JointHandout'] }) {
   return (
     <div className="together" data-together={of.sheets.length}>
       <article className="paper">

@@ -9,7 +9,13 @@ import { answerKeys, linesOf, ordered, parts, spoken, topicOf, topicsOf, undersi
 import { useSaid } from './useSaid';
 
 /** How a state is answered. */
-type As = { certainty?: Answer['body']['certainty']; spot?: Spot; not?: boolean; off?: boolean; told?: boolean };
+type AnswerOptions = {
+  certainty?: Answer['body']['certainty'];
+  spot?: Spot;
+  not?: boolean;
+  off?: boolean;
+  told?: boolean;
+};
 
 /** Everything the Look step knows of where one is and what was answered; the drawing and the lists only show it. */
 export function useLookState(view: View) {
@@ -79,7 +85,7 @@ export function useLookState(view: View) {
     moved.current = false;
   });
 
-  const answer = (f: Finding, chosen: string, as: As = {}) => {
+  const answer = (f: Finding, chosen: string, as: AnswerOptions = {}) => {
     const was = answers.get(f.id)?.find((l) => l.state === chosen);
     last.current = chosen && !as.off ? { f, state: chosen, not: as.not } : null;
     const name = f.states.find((x) => x.id === chosen)?.name ?? 'not looked';
@@ -152,7 +158,7 @@ export function useLookState(view: View) {
     else setHere({ spot, zone });
   };
   // "think so" and "a guess" speak of the answer just given, until one moves on.
-  const sureness = (certainty: As['certainty']) => {
+  const sureness = (certainty: AnswerOptions['certainty']) => {
     const a = line && answers.get(line.id)?.at(-1);
     if (last.current) answer(last.current.f, last.current.state, { certainty, not: last.current.not });
     else if (line && a) answer(line, a.state, { certainty, not: a.not });

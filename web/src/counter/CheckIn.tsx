@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
-import { api, type Problem, take, type View } from '../api/client';
+import { api, type Problem, unwrap, type View } from '../api/client';
 import { IntakeFields } from '../parts/IntakeFields';
 import { emptyForm, type Form, readEarlier, toIntake } from '../parts/intake';
 import { Chips, Trouble } from '../ui/bits';
@@ -39,7 +39,7 @@ export function CheckIn({
     const key = form.key || crypto.randomUUID();
     setForm((f) => ({ ...f, key }));
     try {
-      const v = await take<View>(
+      const v = await unwrap<View>(
         api.POST('/api/v1/cases', {
           params: { header: { 'Idempotency-Key': key } },
           body: toIntake(form, await readEarlier(form)),

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useMay, useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -94,7 +94,7 @@ function Course({ of }: { of: S['Practice'] }) {
   const classes = [...new Set((kb?.causes ?? []).map((c) => c.class).filter(Boolean))].sort();
   const save = useMutation<S['Practice'], Problem>({
     mutationFn: () =>
-      take<S['Practice']>(
+      unwrap<S['Practice']>(
         api.PUT('/api/v1/drill/course', { params: { header: { 'If-Match': String(of.version) } }, body: now }),
       ),
     onSuccess: (p) => {
@@ -148,7 +148,7 @@ function Course({ of }: { of: S['Practice'] }) {
 function Learners() {
   const { data, error } = useQuery<S['Learner'][], Problem>({
     queryKey: ['learners'],
-    queryFn: () => take<S['Learner'][]>(api.GET('/api/v1/drill/learners')),
+    queryFn: () => unwrap<S['Learner'][]>(api.GET('/api/v1/drill/learners')),
   });
   return (
     <section className="sheet pad stack" data-learners={data?.length}>

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Finding, type Problem, type S, take } from '../api/client';
+import { api, type Finding, type Problem, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { linesOf, parts } from '../bench/topics';
 import { Sample } from '../plates/Sample';
@@ -19,7 +19,7 @@ export function OneCase() {
   const [judged, setJudged] = useState<S['PracticeCase'] | null>(null);
   const bring = useMutation<S['PracticeCase'], Problem, string>({
     mutationFn: (old) =>
-      take<S['PracticeCase']>(
+      unwrap<S['PracticeCase']>(
         old ? api.POST('/api/v1/drill/old/{id}', { params: { path: { id: old } } }) : api.POST('/api/v1/drill/cases'),
       ),
     onSuccess: (c) => {
@@ -29,7 +29,7 @@ export function OneCase() {
   });
   const look = useMutation<S['PracticeCase'], Problem, string>({
     mutationFn: (finding) =>
-      take<S['PracticeCase']>(
+      unwrap<S['PracticeCase']>(
         api.POST('/api/v1/drill/cases/{id}/look', { params: { path: { id: kept?.id ?? '' } }, body: { finding } }),
       ),
     onSuccess: setKept,
@@ -168,7 +168,7 @@ function Looking({
 function OldCases({ onPick }: { onPick: (id: string) => void }) {
   const { data } = useQuery<S['OldCase'][], Problem>({
     queryKey: ['old-cases'],
-    queryFn: () => take<S['OldCase'][]>(api.GET('/api/v1/drill/old')),
+    queryFn: () => unwrap<S['OldCase'][]>(api.GET('/api/v1/drill/old')),
   });
   if (!data?.length) return null;
   return (

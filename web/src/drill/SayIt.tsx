@@ -3,7 +3,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -52,7 +52,7 @@ export function SayIt({
   const repeated = !!chosen?.repeatMinDays;
   const judge = useMutation<S['Score'], Problem>({
     mutationFn: () =>
-      take<S['Score']>(
+      unwrap<S['Score']>(
         api.POST('/api/v1/drill/cases/{id}/verdict', {
           params: { path: { id: of.id } },
           body: {

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
 import { usePractice } from './practice';
@@ -13,11 +13,11 @@ export function Short() {
   const [kind, setKind] = useState('');
   const [choice, setChoice] = useState('');
   const ask = useMutation<S['Asked'], Problem, string>({
-    mutationFn: (k) => take<S['Asked']>(api.POST('/api/v1/drill/questions', { body: k ? { kind: k } : {} })),
+    mutationFn: (k) => unwrap<S['Asked']>(api.POST('/api/v1/drill/questions', { body: k ? { kind: k } : {} })),
   });
-  const mark = useMutation<S['Marked'], Problem, number>({
+  const mark = useMutation<S['MarkedAnswer'], Problem, number>({
     mutationFn: (sure) =>
-      take<S['Marked']>(
+      unwrap<S['MarkedAnswer']>(
         api.POST('/api/v1/drill/questions/{id}', {
           params: { path: { id: ask.data?.id ?? '' } },
           body: { choice, sure },

@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 
 /** How one does, and the course. */
 export const usePractice = () =>
   useQuery<S['Practice'], Problem>({
     queryKey: ['practice'],
-    queryFn: () => take<S['Practice']>(api.GET('/api/v1/drill')),
+    queryFn: () => unwrap<S['Practice']>(api.GET('/api/v1/drill')),
   });

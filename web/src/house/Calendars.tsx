@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { shortDay, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
 
@@ -10,15 +10,16 @@ export function Calendars() {
   const say = useToast();
   const list = useQuery<S['Feed'][], Problem>({
     queryKey: ['feeds'],
-    queryFn: () => take<S['Feed'][]>(api.GET('/api/v1/calendars')),
+    queryFn: () => unwrap<S['Feed'][]>(api.GET('/api/v1/calendars')),
     retry: false,
   });
   const open = useMutation<S['Feed'], Problem>({
-    mutationFn: () => take<S['Feed']>(api.POST('/api/v1/calendars', { body: {} })),
+    mutationFn: () => unwrap<S['Feed']>(api.POST('/api/v1/calendars', { body: {} })),
     onSuccess: () => void client.invalidateQueries({ queryKey: ['feeds'] }),
   });
   const end = useMutation<S['Feed'][], Problem, string>({
-    mutationFn: (token) => take<S['Feed'][]>(api.DELETE('/api/v1/calendars/{token}', { params: { path: { token } } })),
+    mutationFn: (token) =>
+      unwrap<S['Feed'][]>(api.DELETE('/api/v1/calendars/{token}', { params: { path: { token } } })),
     onSuccess: (now) => {
       client.setQueryData(['feeds'], now);
       say({ text: 'Ended. Who has the address reads nothing there any more.' });

@@ -2,14 +2,14 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { Chips, dayAndMonth, Trouble, weekday } from '../ui/bits';
 import { useToast } from '../ui/toast';
 
 const useGrowers = (words: string) =>
   useQuery<S['Grower'][], Problem>({
     queryKey: ['growers', words],
-    queryFn: () => take<S['Grower'][]>(api.GET('/api/v1/growers', { params: { query: { q: words } } })),
+    queryFn: () => unwrap<S['Grower'][]>(api.GET('/api/v1/growers', { params: { query: { q: words } } })),
     enabled: words.trim().length >= 2,
     placeholderData: (old) => old,
   });
@@ -70,7 +70,7 @@ function One({ of, done }: { of: S['Grower']; done: () => void }) {
   };
   const give = useMutation<S['GrowerFile'], Problem>({
     mutationFn: () =>
-      take<S['GrowerFile']>(api.GET('/api/v1/growers/export', { params: { query: { person: of.id } } })),
+      unwrap<S['GrowerFile']>(api.GET('/api/v1/growers/export', { params: { query: { person: of.id } } })),
     onSuccess: (file) => {
       const a = document.createElement('a');
       a.href = URL.createObjectURL(new Blob([JSON.stringify(file, null, 1)], { type: 'application/json' }));
@@ -123,7 +123,7 @@ function Merge({ of, done }: Part) {
   const [words, setWords] = useState('');
   const found = useGrowers(words);
   const merge = useMutation<S['CountBody'], Problem, S['Grower']>({
-    mutationFn: (g) => take<S['CountBody']>(api.POST('/api/v1/growers/merge', { body: { from: of.id, into: g.id } })),
+    mutationFn: (g) => unwrap<S['CountBody']>(api.POST('/api/v1/growers/merge', { body: { from: of.id, into: g.id } })),
     onSuccess: (r, g) => done(`${says(r.cases, 'One case is', 'cases are')} under ${g.name} now.`),
   });
   return (
@@ -147,7 +147,7 @@ function Split({ of, done }: Part) {
   const [contact, setContact] = useState('');
   const split = useMutation<S['Grower'], Problem>({
     mutationFn: () =>
-      take<S['Grower']>(api.POST('/api/v1/growers/split', { body: { person: of.id, name, contact, cases: chosen } })),
+      unwrap<S['Grower']>(api.POST('/api/v1/growers/split', { body: { person: of.id, name, contact, cases: chosen } })),
     onSuccess: (g) => done(`${says(g.cases, 'One case is', 'cases are')} another ${g.name}'s now.`),
   });
   return (
@@ -182,10 +182,11 @@ function Forget({ of, done }: Part) {
   const [also, setAlso] = useState<string[]>([]);
   const said = useQuery<S['Mention'][], Problem>({
     queryKey: ['mentions', of.id],
-    queryFn: () => take<S['Mention'][]>(api.GET('/api/v1/growers/mentions', { params: { query: { person: of.id } } })),
+    queryFn: () =>
+      unwrap<S['Mention'][]>(api.GET('/api/v1/growers/mentions', { params: { query: { person: of.id } } })),
   });
   const forget = useMutation<S['ForgottenAs'], Problem>({
-    mutationFn: () => take<S['ForgottenAs']>(api.POST('/api/v1/growers/forget', { body: { person: of.id, also } })),
+    mutationFn: () => unwrap<S['ForgottenAs']>(api.POST('/api/v1/growers/forget', { body: { person: of.id, also } })),
     onSuccess: (r) =>
       done(
         [

@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useHouse, useSession, useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine } from '../ui/keys';
@@ -30,7 +30,7 @@ export default function House() {
   const house = useHouse();
   const save = useMutation<S['House'], Problem, S['House']>({
     mutationFn: (body) =>
-      take(api.PUT('/api/v1/house', { params: { header: { 'If-Match': house.data?.version ?? '0' } }, body })),
+      unwrap(api.PUT('/api/v1/house', { params: { header: { 'If-Match': house.data?.version ?? '0' } }, body })),
     onSuccess: () => {
       say({ text: 'Kept. Open cases see it at once.' });
       void client.invalidateQueries();
@@ -40,7 +40,7 @@ export default function House() {
     },
   });
   const out = useMutation({
-    mutationFn: () => take(api.DELETE('/api/v1/session')),
+    mutationFn: () => unwrap(api.DELETE('/api/v1/session')),
     onSuccess: () => window.location.assign('/'),
   });
   const rules = house.data?.rules;

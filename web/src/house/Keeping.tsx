@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { moment, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { useToast } from '../ui/toast';
@@ -15,18 +15,18 @@ export function Keeping() {
   const say = useToast();
   const { data, error } = useQuery<S['FileHealth'], Problem>({
     queryKey: ['keeping'],
-    queryFn: () => take<S['FileHealth']>(api.GET('/api/v1/keeping')),
+    queryFn: () => unwrap<S['FileHealth']>(api.GET('/api/v1/keeping')),
   });
   const renew = () => void client.invalidateQueries({ queryKey: ['keeping'] });
   const now = useMutation<S['Backup'], Problem>({
-    mutationFn: () => take<S['Backup']>(api.POST('/api/v1/keeping/now')),
+    mutationFn: () => unwrap<S['Backup']>(api.POST('/api/v1/keeping/now')),
     onSuccess: (b) => {
       say({ text: `Copied and looked over: ${b.file}.` });
       renew();
     },
   });
   const check = useMutation<S['Checked'], Problem>({
-    mutationFn: () => take<S['Checked']>(api.POST('/api/v1/keeping/check')),
+    mutationFn: () => unwrap<S['Checked']>(api.POST('/api/v1/keeping/check')),
   });
   if (!data) return <Trouble of={error} />;
   const last = data.backups.find((b) => !b.trouble);
@@ -96,7 +96,7 @@ function When({ of }: { of: S['FileHealth'] }) {
   const changed = (Object.keys(now) as (keyof typeof now)[]).some((k) => now[k] !== of.keeping[k]);
   const save = useMutation<S['FileHealth'], Problem>({
     mutationFn: () =>
-      take<S['FileHealth']>(
+      unwrap<S['FileHealth']>(
         api.PUT('/api/v1/keeping', { params: { header: { 'If-Match': String(of.version) } }, body: now }),
       ),
     onSuccess: (h) => {
@@ -144,7 +144,7 @@ function When({ of }: { of: S['FileHealth'] }) {
 function OwnSheets() {
   const client = useQueryClient();
   const drop = useMutation<S['FileHealth'], Problem>({
-    mutationFn: () => take<S['FileHealth']>(api.DELETE('/api/v1/keeping/herbarium')),
+    mutationFn: () => unwrap<S['FileHealth']>(api.DELETE('/api/v1/keeping/herbarium')),
     onSuccess: () => void client.invalidateQueries(),
   });
   return (
@@ -161,7 +161,7 @@ function OwnSheets() {
 function Troubles() {
   const { data } = useQuery<S['Logged'][], Problem>({
     queryKey: ['troubles'],
-    queryFn: () => take<S['Logged'][]>(api.GET('/api/v1/keeping/troubles')),
+    queryFn: () => unwrap<S['Logged'][]>(api.GET('/api/v1/keeping/troubles')),
   });
   if (!data) return null;
   if (!data.length)

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, take } from '../api/client';
+import { api, type Problem, unwrap } from '../api/client';
 import { useSession } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
@@ -15,7 +15,7 @@ export function OwnPassword() {
   const say = useToast();
   const me = useSession().data?.person;
   const keep = useMutation<unknown, Problem>({
-    mutationFn: () => take(api.PUT('/api/v1/session/password', { body: form })),
+    mutationFn: () => unwrap(api.PUT('/api/v1/session/password', { body: form })),
     onSuccess: () => {
       setForm({ old: '', password: '' });
       setOpen(false);
@@ -23,7 +23,7 @@ export function OwnPassword() {
     },
   });
   const everywhere = useMutation({
-    mutationFn: () => take(api.DELETE('/api/v1/sessions')),
+    mutationFn: () => unwrap(api.DELETE('/api/v1/sessions')),
     onSuccess: () => window.location.assign('/'),
   });
   const field = (k: keyof typeof form, label: string, complete: string) => (

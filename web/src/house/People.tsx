@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { moment, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
 import { SignedIn, Trace } from './SignedIn';
@@ -14,7 +14,7 @@ const nobody = { login: '', name: '', role: 'advisor' as Role, password: '' };
 
 /** Who may sign in. The coordinator lets people in, changes their role, gives a new password, and switches them off. */
 export function People({ boss }: { boss: boolean }) {
-  const { data } = useQuery({ queryKey: ['people'], queryFn: () => take(api.GET('/api/v1/people')) });
+  const { data } = useQuery({ queryKey: ['people'], queryFn: () => unwrap(api.GET('/api/v1/people')) });
   const client = useQueryClient();
   const say = useToast();
   const [secret, setSecret] = useState<{ id: string; text: string } | null>(null);
@@ -26,24 +26,24 @@ export function People({ boss }: { boss: boolean }) {
     void client.invalidateQueries({ queryKey: ['people'] });
   };
   const change = useMutation<S['Account'], Problem, { id: string; body: S['Change'] }>({
-    mutationFn: ({ id, body }) => take(api.PUT('/api/v1/people/{id}', { params: { path: { id } }, body })),
+    mutationFn: ({ id, body }) => unwrap(api.PUT('/api/v1/people/{id}', { params: { path: { id } }, body })),
     onSuccess: (a) => kept(a.active ? `Kept for ${a.name}.` : `${a.name} is switched off and signed out.`)(),
   });
   const join = useMutation<S['Person'], Problem, S['NewPerson']>({
-    mutationFn: (body) => take(api.POST('/api/v1/people', { body })),
+    mutationFn: (body) => unwrap(api.POST('/api/v1/people', { body })),
     onSuccess: (p) => kept(`${p.name} may sign in.`)(),
   });
   const [asked, setAsked] = useState<S['Invite'] | null>(null);
   const [seen, setSeen] = useState('');
   const invite = useMutation<S['Invite'], Problem, S['NewInvite']>({
-    mutationFn: (body) => take<S['Invite']>(api.POST('/api/v1/people/invite', { body })),
+    mutationFn: (body) => unwrap<S['Invite']>(api.POST('/api/v1/people/invite', { body })),
     onSuccess: (i) => {
       kept(`${i.person.name} may choose a password.`)();
       setAsked(i);
     },
   });
   const again = useMutation<S['Invite'], Problem, string>({
-    mutationFn: (id) => take<S['Invite']>(api.POST('/api/v1/people/{id}/invite', { params: { path: { id } } })),
+    mutationFn: (id) => unwrap<S['Invite']>(api.POST('/api/v1/people/{id}/invite', { params: { path: { id } } })),
     onSuccess: setAsked,
   });
   const refused = join.error ?? invite.error;

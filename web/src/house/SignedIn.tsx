@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { moment, Trouble } from '../ui/bits';
 
 /** Where somebody is signed in, each to be ended. */
@@ -8,11 +8,11 @@ export function SignedIn({ id, name }: { id: string; name: string }) {
   const client = useQueryClient();
   const { data, error } = useQuery<S['OpenSession'][], Problem>({
     queryKey: ['sessions', id],
-    queryFn: () => take<S['OpenSession'][]>(api.GET('/api/v1/people/{id}/sessions', { params: { path: { id } } })),
+    queryFn: () => unwrap<S['OpenSession'][]>(api.GET('/api/v1/people/{id}/sessions', { params: { path: { id } } })),
   });
   const end = useMutation<S['OpenSession'][], Problem, string>({
     mutationFn: (session) =>
-      take<S['OpenSession'][]>(
+      unwrap<S['OpenSession'][]>(
         api.DELETE('/api/v1/people/{id}/sessions/{session}', { params: { path: { id, session } } }),
       ),
     onSuccess: (list) => client.setQueryData(['sessions', id], list),
@@ -42,7 +42,7 @@ export function SignedIn({ id, name }: { id: string; name: string }) {
 export function Trace() {
   const { data } = useQuery<S['Done'][], Problem>({
     queryKey: ['people-trace'],
-    queryFn: () => take<S['Done'][]>(api.GET('/api/v1/people/trace')),
+    queryFn: () => unwrap<S['Done'][]>(api.GET('/api/v1/people/trace')),
   });
   if (!data?.length) return null;
   return (

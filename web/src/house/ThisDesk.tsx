@@ -3,7 +3,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useIdentity } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
@@ -39,7 +39,7 @@ export function ThisDesk({ boss }: { boss: boolean }) {
   const [draft, setDraft] = useState<Partial<Identity>>({});
   const save = useMutation<Identity, Problem>({
     mutationFn: () =>
-      take<Identity>(
+      unwrap<Identity>(
         api.PUT('/api/v1/identity', {
           params: { header: { 'If-Match': data?.version ?? '0' } },
           body: { ...(data?.identity as Identity), ...draft },

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { versioned } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -27,7 +27,7 @@ export function Words({ boss }: { boss: boolean }) {
   const [draft, setDraft, forget] = useDraft<Partial<S['Templates']>>('words', unwritten);
   const save = useMutation<S['Templates'], Problem>({
     mutationFn: () =>
-      take<S['Templates']>(
+      unwrap<S['Templates']>(
         api.PUT('/api/v1/templates', {
           params: { header: { 'If-Match': data?.version ?? '0' } },
           body: { ...(data?.words as S['Templates']), ...draft },

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { dayAndMonth } from '../ui/bits';
 import type { Form } from './intake';
 
@@ -14,7 +14,7 @@ export function CameBefore({ form, setForm }: { form: Form; setForm: (f: (old: F
   const words = form.grower.trim() || form.contact.trim();
   const { data } = useQuery<S['Grower'][], Problem>({
     queryKey: ['growers', words],
-    queryFn: () => take<S['Grower'][]>(api.GET('/api/v1/growers', { params: { query: { q: words } } })),
+    queryFn: () => unwrap<S['Grower'][]>(api.GET('/api/v1/growers', { params: { query: { q: words } } })),
     enabled: words.length >= 2,
     staleTime: 30_000,
     placeholderData: (old) => old,

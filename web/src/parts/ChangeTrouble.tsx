@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import type { useChange } from '../api/change';
-import { api, Problem, take } from '../api/client';
+import { api, Problem, unwrap } from '../api/client';
 import { Trouble } from '../ui/bits';
 
 /** A refused change. When somebody else was quicker, both sides are shown, and one's own can be put on top. */
@@ -9,7 +9,7 @@ export function ChangeTrouble({ id, change }: { id: string; change: ReturnType<t
   const stale = change.error instanceof Problem && change.error.status === 412;
   const story = useQuery({
     queryKey: ['story', id, 'stale', change.submittedAt],
-    queryFn: () => take(api.GET('/api/v1/cases/{id}/story', { params: { path: { id } } })),
+    queryFn: () => unwrap(api.GET('/api/v1/cases/{id}/story', { params: { path: { id } } })),
     enabled: stale,
   });
   if (!stale) return <Trouble of={change.error} />;

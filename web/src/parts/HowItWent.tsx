@@ -6,7 +6,7 @@ import type { S, View } from '../api/client';
 import { weekday } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { ChangeTrouble } from './ChangeTrouble';
-import { held, type Tallied } from './count/counts';
+import { eligible, type Tallied } from './count/counts';
 import { Pad } from './count/Pad';
 
 const words = (t: string) => t.split(/[\s;]+/).filter(Boolean);
@@ -41,7 +41,7 @@ export function HowItWent({ view, onTold }: { view: View; onTold?: () => void })
   const go = useNavigate();
   // The same leaves in the same way as before the round: what was counted then says how.
   const first = view.act?.count;
-  const counts = (first && held(first, first.of.includes('marks') ? 'marks' : 'pests')) ?? view.act?.counts ?? [];
+  const counts = (first && eligible(first, first.of.includes('marks') ? 'marks' : 'pests')) ?? view.act?.counts ?? [];
   const [form, set, clear] = useTyped(`recount.${view.id}`, {
     tallied: {
       way: first?.quick ? 'with' : 'each',
@@ -63,7 +63,7 @@ export function HowItWent({ view, onTold }: { view: View; onTold?: () => void })
   const count = (change: (old: Tallied) => Tallied) =>
     set((now) => {
       const tallied = change(now.tallied);
-      const found = held(tallied, tallied.of.includes('marks') ? 'marks' : 'pests') ?? [];
+      const found = eligible(tallied, tallied.of.includes('marks') ? 'marks' : 'pests') ?? [];
       return { tallied, after: found.join(' ') };
     });
   const last = view.followUps.at(-1);

@@ -6,7 +6,7 @@ import { useVocabulary } from '../api/hooks';
 import { Chips } from '../ui/bits';
 import { CameBefore } from './CameBefore';
 import { Earlier } from './Earlier';
-import { type Form, follow, minds } from './intake';
+import { type Form, follow, householdFacts } from './intake';
 
 const named = (id: string) => ({ id, name: id });
 
@@ -117,7 +117,7 @@ export function IntakeFields({
         small
       />
       {trouble?.field('place') && <div className="err">{trouble.field('place')}</div>}
-      <Chips label="Mind these" options={minds} value={form.mind} onChange={set('mind')} many small />
+      <Chips label="Mind these" options={householdFacts} value={form.mind} onChange={set('mind')} many small />
       {form.mind.includes('eaten') &&
         text('harvest', 'Days until it is picked next', {
           type: 'number',

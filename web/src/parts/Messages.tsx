@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { moment, Trouble } from '../ui/bits';
 
 const states: Record<string, string> = {
@@ -19,13 +19,13 @@ export const useMessages = (id: string) => {
   const client = useQueryClient();
   const list = useQuery<S['Sent'][], Problem>({
     queryKey: ['messages', id],
-    queryFn: () => take<S['Sent'][]>(api.GET('/api/v1/cases/{id}/messages', { params: { path: { id } } })),
+    queryFn: () => unwrap<S['Sent'][]>(api.GET('/api/v1/cases/{id}/messages', { params: { path: { id } } })),
     refetchInterval: (q) =>
       q.state.data?.some((m) => ['waiting', 'sending', 'sent'].includes(m.state)) ? 5000 : false,
   });
   const send = useMutation<S['Sent'][], Problem, 'page' | 'ask'>({
     mutationFn: (kind) =>
-      take<S['Sent'][]>(api.POST('/api/v1/cases/{id}/messages', { params: { path: { id } }, body: { kind } })),
+      unwrap<S['Sent'][]>(api.POST('/api/v1/cases/{id}/messages', { params: { path: { id } }, body: { kind } })),
     onSuccess: (now) => client.setQueryData(['messages', id], now),
   });
   return { list, send };
@@ -36,7 +36,7 @@ export function Messages({ view, kind }: { view: View; kind: 'page' | 'ask' }) {
   const { list, send } = useMessages(view.id);
   const none = useMutation<unknown, Problem>({
     mutationFn: () =>
-      take(api.PUT('/api/v1/cases/{id}/messages/none', { params: { path: { id: view.id } }, body: { none: true } })),
+      unwrap(api.PUT('/api/v1/cases/{id}/messages/none', { params: { path: { id: view.id } }, body: { none: true } })),
     onSuccess: () => void list.refetch(),
   });
   return (

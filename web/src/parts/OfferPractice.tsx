@@ -1,6 +1,6 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useMay } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 
@@ -10,13 +10,15 @@ export function OfferPractice({ id }: { id: string }) {
   const client = useQueryClient();
   const { data } = useQuery<S['OldCase'][], Problem>({
     queryKey: ['old-cases'],
-    queryFn: () => take<S['OldCase'][]>(api.GET('/api/v1/drill/old')),
+    queryFn: () => unwrap<S['OldCase'][]>(api.GET('/api/v1/drill/old')),
     enabled: boss,
   });
   const offered = data?.some((c) => c.id === id);
   const offer = useMutation<S['OldCase'][], Problem>({
     mutationFn: () =>
-      take<S['OldCase'][]>(api.PUT('/api/v1/drill/old/{id}', { params: { path: { id } }, body: { offer: !offered } })),
+      unwrap<S['OldCase'][]>(
+        api.PUT('/api/v1/drill/old/{id}', { params: { path: { id } }, body: { offer: !offered } }),
+      ),
     onSuccess: (list) => client.setQueryData(['old-cases'], list),
   });
   if (!boss || !data) return null;

@@ -2,14 +2,14 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { ChangeTrouble } from './ChangeTrouble';
 
 /** Whose cases are whose, and who is away. */
 export const useWorkload = () =>
   useQuery<S['Workload'], Problem>({
     queryKey: ['workload'],
-    queryFn: () => take<S['Workload']>(api.GET('/api/v1/workload')),
+    queryFn: () => unwrap<S['Workload']>(api.GET('/api/v1/workload')),
     staleTime: 15_000,
   });
 

@@ -1,4 +1,4 @@
-import { api, type S, take } from '../api/client';
+import { api, type S, unwrap } from '../api/client';
 
 /** The counter's form as it is typed; days and urgency are text until sent. */
 export type Form = {
@@ -47,7 +47,7 @@ export const emptyForm: Form = {
   key: '',
 };
 
-export const minds = [
+export const householdFacts = [
   { id: 'bloom', name: 'in flower' },
   { id: 'eaten', name: 'we eat it' },
   { id: 'cat', name: 'cat' },
@@ -64,7 +64,7 @@ export async function readEarlier(form: Pick<Form, 'treated' | 'treatedFor' | 't
   const text = form.treated.trim();
   if (!text) return [];
   if (form.treatedFor === form.treated) return form.treatedList;
-  return take<S['Treated'][]>(api.POST('/api/v1/earlier', { body: { text } }));
+  return unwrap<S['Treated'][]>(api.POST('/api/v1/earlier', { body: { text } }));
 }
 
 /** What follows from a plant the book knows: what is eaten is ticked, and a room plant stands in a room until somebody says otherwise. */

@@ -1,14 +1,14 @@
 import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 
 /** The looks that tell two or three causes apart, best look per minute first. */
 export const useSplit = (causes: string[]) =>
   useQuery<S['SplitLook'][], Problem>({
     queryKey: ['split', ...causes],
-    queryFn: () => take<S['SplitLook'][]>(api.GET('/api/v1/split', { params: { query: { cause: causes } } })),
+    queryFn: () => unwrap<S['SplitLook'][]>(api.GET('/api/v1/split', { params: { query: { cause: causes } } })),
     enabled: causes.length >= 2,
     staleTime: Number.POSITIVE_INFINITY,
   });

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { api, type S, take } from '../api/client';
+import { api, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { useAddress, useAddressField } from '../ui/address';
 import { Chips, Trouble } from '../ui/bits';
@@ -59,7 +59,7 @@ export function Browse() {
   const found = useQuery({
     queryKey: ['browse', host, ...seen],
     queryFn: () =>
-      take<S['Match'][]>(api.GET('/api/v1/browse', { params: { query: { host: host || undefined, seen } } })),
+      unwrap<S['Match'][]>(api.GET('/api/v1/browse', { params: { query: { host: host || undefined, seen } } })),
     enabled: host !== '' || seen.length > 0,
     staleTime: Number.POSITIVE_INFINITY,
   });

@@ -1,9 +1,9 @@
 import { useQueries } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
-import { api, type S, take } from '../api/client';
+import { api, type S, unwrap } from '../api/client';
 import { Trouble } from '../ui/bits';
 import { SplitTable, TwoOrThree, useSplit } from './Apart';
-import { alike, lit } from './lit';
+import { alike, highlights } from './lit';
 import { Plate, SlidePlate } from './Plate';
 
 /** Two or three plates side by side: what they share is faded, only the differences are lit. */
@@ -18,13 +18,13 @@ export function Compare() {
   const texts = useQueries({
     queries: ids.map((id) => ({
       queryKey: ['cause', id],
-      queryFn: () => take<S['Cause']>(api.GET('/api/v1/causes/{id}', { params: { path: { id } } })),
+      queryFn: () => unwrap<S['Cause']>(api.GET('/api/v1/causes/{id}', { params: { path: { id } } })),
       staleTime: Number.POSITIVE_INFINITY,
     })),
   });
   const split = useSplit(ids);
   const shown = texts.flatMap((t) => (t.data ? [t.data] : []));
-  const lights = lit(shown.map((c) => c.drawing));
+  const lights = highlights(shown.map((c) => c.drawing));
   const pairs = shown.flatMap((a, i) =>
     shown.slice(i + 1).map((b) => ({ a, b, say: a.lookAlikes.find((l) => l.cause === b.id)?.split })),
   );

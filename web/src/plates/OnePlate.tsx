@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, type S, take } from '../api/client';
+import { api, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { Plate, SlidePlate } from './Plate';
@@ -46,7 +46,7 @@ export function OnePlate({ id }: { id: string }) {
   const { data: kb } = useVocabulary();
   const { data: c, error } = useQuery({
     queryKey: ['cause', id],
-    queryFn: () => take<S['Cause']>(api.GET('/api/v1/causes/{id}', { params: { path: { id } } })),
+    queryFn: () => unwrap<S['Cause']>(api.GET('/api/v1/causes/{id}', { params: { path: { id } } })),
     staleTime: Number.POSITIVE_INFINITY,
   });
   if (error) return <Trouble of={error} />;

@@ -25,7 +25,7 @@ const of = (d: Drawing, keys: string[]) => JSON.stringify(keys.map((k) => d[k] ?
 const words = (d: Drawing) => (Array.isArray(d.damage) ? d.damage.map(String) : []);
 
 /** For drawings side by side: a word all of them have is faded, and so is an animal or part that is the same in all. */
-export function lit(list: Drawing[]): Light[] {
+export function highlights(list: Drawing[]): Light[] {
   const shared = new Set(words(list[0] ?? {}).filter((w) => list.every((d) => words(d).includes(w))));
   const same = (keys: string[]) => list.every((d) => of(d, keys) === of(list[0] ?? {}, keys));
   const body = !same(bodyKeys);

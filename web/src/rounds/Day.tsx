@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useNavigate, useParams } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useSession } from '../api/hooks';
 import { Trouble } from '../ui/bits';
 import { KeyLine, useKeys } from '../ui/keys';
@@ -14,7 +14,7 @@ export default function Day() {
   const go = useNavigate();
   const { data, error } = useQuery<S['DaySummary'], Problem>({
     queryKey: ['day', day ?? ''],
-    queryFn: () => take<S['DaySummary']>(api.GET('/api/v1/day', { params: { query: day ? { day } : {} } })),
+    queryFn: () => unwrap<S['DaySummary']>(api.GET('/api/v1/day', { params: { query: day ? { day } : {} } })),
     placeholderData: (old) => old,
   });
   useKeys([

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { useCaseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useCase, useSession } from '../api/hooks';
 import { ChangeTrouble } from '../parts/ChangeTrouble';
 import { Ending } from '../parts/Ending';
@@ -33,7 +33,7 @@ export default function Rounds() {
   const go = useNavigate();
   const { data, error } = useQuery<S['Rounds'], Problem>({
     queryKey: ['rounds'],
-    queryFn: () => take<S['Rounds']>(api.GET('/api/v1/rounds')),
+    queryFn: () => unwrap<S['Rounds']>(api.GET('/api/v1/rounds')),
   });
   const me = session.data?.person.id;
   const [mine, setMine] = useState('all');

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useMay, useSession } from '../api/hooks';
 import { useWorkload } from '../parts/WhoseCase';
 import { shortDay, Trouble } from '../ui/bits';
@@ -52,7 +52,7 @@ function Hand({ of, all, me, most }: { of: S['Load']; all: S['Load'][]; me?: S['
     (of.id === '' && allowed("give somebody cases that are nobody's"));
   const renew = () => void client.invalidateQueries();
   const give = useMutation<S['CountBody'], Problem, string>({
-    mutationFn: (to) => take<S['CountBody']>(api.POST('/api/v1/workload/give', { body: { from: of.id, to } })),
+    mutationFn: (to) => unwrap<S['CountBody']>(api.POST('/api/v1/workload/give', { body: { from: of.id, to } })),
     onSuccess: (r) => {
       say({ text: r.cases === 1 ? 'One case was given.' : `${r.cases} cases were given.` });
       renew();
@@ -60,7 +60,7 @@ function Hand({ of, all, me, most }: { of: S['Load']; all: S['Load'][]; me?: S['
   });
   const back = useMutation<S['Workload'], Problem, string>({
     mutationFn: (first) =>
-      take<S['Workload']>(api.POST('/api/v1/workload/away/end', { body: { account: of.id, first } })),
+      unwrap<S['Workload']>(api.POST('/api/v1/workload/away/end', { body: { account: of.id, first } })),
     onSuccess: renew,
   });
   return (
@@ -154,7 +154,7 @@ function AwayForm({ of, onDone }: { of: S['Load']; onDone: () => void }) {
   const [days, setDays] = useState<{ first: string; last: string } | null>(null);
   const keep = useMutation<S['Workload'], Problem>({
     mutationFn: () =>
-      take<S['Workload']>(
+      unwrap<S['Workload']>(
         api.POST('/api/v1/workload/away', {
           body: { account: of.id, first: days?.first ?? '', last: days?.last ?? '' },
         }),

@@ -4,7 +4,7 @@ import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { caseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { useCalibrations } from '../api/scope';
 import { Chips, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
@@ -13,7 +13,7 @@ import { distance, type Mark, OnPicture, type Point } from './OnPicture';
 const useCamera = () =>
   useQuery<S['Device'], Problem>({
     queryKey: ['camera'],
-    queryFn: () => take<S['Device']>(api.GET('/api/v1/scope/camera')),
+    queryFn: () => unwrap<S['Device']>(api.GET('/api/v1/scope/camera')),
     retry: false,
   });
 
@@ -23,7 +23,7 @@ function useFrame(of: S['Device'] | undefined, n: number) {
     queryKey: ['frame', of?.slide, of?.objective, of?.exposure, n],
     queryFn: async () => {
       const { data, error, response } = await api.GET('/api/v1/scope/camera/frame', { parseAs: 'blob' });
-      const blob = await take<Blob>(Promise.resolve({ data: data as unknown as Blob, error, response }));
+      const blob = await unwrap<Blob>(Promise.resolve({ data: data as unknown as Blob, error, response }));
       // Under which objective it was taken the frame itself says: somebody else may have turned it since.
       return { blob, url: URL.createObjectURL(blob), objective: response.headers.get('X-Objective') ?? '' };
     },
@@ -56,7 +56,7 @@ export function CameraPane({
   const [from, setFrom] = useState<Point | null>(null);
   const [done, setDone] = useState<Mark[]>([]);
   const set = useMutation<S['Device'], Problem, S['DeviceChange']>({
-    mutationFn: (body) => take<S['Device']>(api.PUT('/api/v1/scope/camera', { body })),
+    mutationFn: (body) => unwrap<S['Device']>(api.PUT('/api/v1/scope/camera', { body })),
     onSuccess: (d) => client.setQueryData(['camera'], d),
   });
   const kept = useCalibrations().data?.list.find((c) => c.unit === 'pixel' && c.objective === objective);

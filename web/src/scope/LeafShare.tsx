@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { caseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, take, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { OnPicture, type Point } from './OnPicture';
@@ -33,7 +33,7 @@ export function LeafShare({ view, photo }: { view: View; photo: View['photos'][n
   const share = useQuery<S['ShareAnswer'], Problem>({
     queryKey: ['leaf-share', photo.id, JSON.stringify(body)],
     queryFn: () =>
-      take<S['ShareAnswer']>(
+      unwrap<S['ShareAnswer']>(
         api.POST('/api/v1/cases/{id}/photos/{photo}/share', {
           params: { path: { id: view.id, photo: photo.id } },
           body,

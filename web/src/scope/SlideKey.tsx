@@ -275,7 +275,7 @@ function hindEndOf(of: S['Species']): HindEndForm {
 }
 const middle = (r?: number[] | null) => (r?.length === 2 ? ((r[0] as number) + (r[1] as number)) / 2 : undefined);
 
-function FitRow({ f, of }: { f: S['Fit']; of?: S['Species'] }) {
+function FitRow({ f, of }: { f: S['SpeciesFit']; of?: S['Species'] }) {
   return (
     <div className="cand fit" data-species={f.species}>
       {of?.group === 'armored scale' && (
@@ -303,7 +303,7 @@ function FitRow({ f, of }: { f: S['Fit']; of?: S['Species'] }) {
 }
 
 /** What was ruled out, and by what. */
-function Out({ fits }: { fits: S['Fit'][] }) {
+function Out({ fits }: { fits: S['SpeciesFit'][] }) {
   const [open, setOpen] = useState(false);
   if (!fits.length) return null;
   return (

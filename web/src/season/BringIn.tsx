@@ -5,7 +5,7 @@ import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
 
@@ -13,9 +13,9 @@ const part = 2 << 20;
 
 /** Sends a file in parts and says how far it is. */
 async function send(file: File, tell: (share: number) => void): Promise<S['Upload']> {
-  const up = await take<S['Upload']>(api.POST('/api/v1/imports', { body: { name: file.name } }));
+  const up = await unwrap<S['Upload']>(api.POST('/api/v1/imports', { body: { name: file.name } }));
   for (let at = 0; at < file.size; at += part) {
-    await take<S['Upload']>(
+    await unwrap<S['Upload']>(
       api.PUT('/api/v1/imports/{id}', {
         params: { path: { id: up.id }, query: { offset: at } },
         body: file.slice(at, at + part) as unknown as string,
@@ -46,7 +46,7 @@ export function BringIn() {
   const reading = useQuery<S['ImportReading'], Problem>({
     queryKey: ['read-import', up?.id, JSON.stringify(map)],
     queryFn: () =>
-      take<S['ImportReading']>(
+      unwrap<S['ImportReading']>(
         api.POST('/api/v1/imports/{id}/read', { params: { path: { id: up?.id ?? '' } }, body: map }),
       ).catch((e: Problem) => {
         if (e.status === 404) drop(); // brought in, or thrown away, since
@@ -58,7 +58,7 @@ export function BringIn() {
   });
   const keep = useMutation<S['Job'], Problem>({
     mutationFn: () =>
-      take<S['Job']>(
+      unwrap<S['Job']>(
         api.POST('/api/v1/imports/{id}/keep', {
           params: { path: { id: up?.id ?? '' } },
           body: { ...map, name: up?.name },

@@ -5,7 +5,7 @@ import { DataGrid, type GridColDef } from '@mui/x-data-grid';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { useWorkload } from '../parts/WhoseCase';
 import { useAddress, useAddressField } from '../ui/address';
@@ -60,7 +60,7 @@ export function FindCases() {
   const found = useQuery<S['FoundCases'], Problem>({
     queryKey: ['find', JSON.stringify(query), page],
     queryFn: () =>
-      take<S['FoundCases']>(
+      unwrap<S['FoundCases']>(
         api.GET('/api/v1/find', { params: { query: { ...query, skip: page * pageSize, most: pageSize } } }),
       ),
     placeholderData: (old) => old,
@@ -142,11 +142,11 @@ function Asked({ query, n, clear }: { query: Record<string, string>; n?: number;
   const [name, setName] = useState<string | null>(null);
   const kept = useQuery<S['SavedSearch'][], Problem>({
     queryKey: ['searches'],
-    queryFn: () => take<S['SavedSearch'][]>(api.GET('/api/v1/searches')),
+    queryFn: () => unwrap<S['SavedSearch'][]>(api.GET('/api/v1/searches')),
   });
   const save = useMutation<S['SavedSearch'][], Problem>({
     mutationFn: () =>
-      take<S['SavedSearch'][]>(
+      unwrap<S['SavedSearch'][]>(
         api.POST('/api/v1/searches', { body: { name: name ?? '', query: new URLSearchParams(query).toString() } }),
       ),
     onSuccess: (list) => {
@@ -155,11 +155,11 @@ function Asked({ query, n, clear }: { query: Record<string, string>; n?: number;
     },
   });
   const drop = useMutation<S['SavedSearch'][], Problem, string>({
-    mutationFn: (id) => take<S['SavedSearch'][]>(api.DELETE('/api/v1/searches/{id}', { params: { path: { id } } })),
+    mutationFn: (id) => unwrap<S['SavedSearch'][]>(api.DELETE('/api/v1/searches/{id}', { params: { path: { id } } })),
     onSuccess: (list) => client.setQueryData(['searches'], list),
   });
   const out = useMutation<S['Job'], Problem>({
-    mutationFn: () => take<S['Job']>(api.POST('/api/v1/records/export', { body: { what: 'cases', find: query } })),
+    mutationFn: () => unwrap<S['Job']>(api.POST('/api/v1/records/export', { body: { what: 'cases', find: query } })),
     onSuccess: () => {
       say({ text: 'It is being written: fetch it under Records.' });
       go('/season/records');

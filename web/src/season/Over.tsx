@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useAddress } from '../ui/address';
 import { Chips, shortDay, Trouble } from '../ui/bits';
 import { useKeys } from '../ui/keys';
@@ -20,7 +20,9 @@ export function Over() {
   const { data, error } = useQuery<S['Season'], Problem>({
     queryKey: ['season', from, to],
     queryFn: () =>
-      take<S['Season']>(api.GET('/api/v1/season', { params: { query: { ...(from && { from }), ...(to && { to }) } } })),
+      unwrap<S['Season']>(
+        api.GET('/api/v1/season', { params: { query: { ...(from && { from }), ...(to && { to }) } } }),
+      ),
     placeholderData: (old) => old,
     retry: false,
   });

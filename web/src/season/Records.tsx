@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useMay } from '../api/hooks';
 import { Chips, moment, Trouble } from '../ui/bits';
 import { BringIn } from './BringIn';
@@ -57,7 +57,7 @@ function TakeOut({ boss }: { boss: boolean }) {
   const [coarse, setCoarse] = useState('desk');
   const out = useMutation<S['Job'], Problem>({
     mutationFn: () =>
-      take<S['Job']>(
+      unwrap<S['Job']>(
         api.POST('/api/v1/records/export', {
           body: {
             what,
@@ -128,7 +128,7 @@ function TakeOut({ boss }: { boss: boolean }) {
 function Columns({ what }: { what: What }) {
   const { data } = useQuery<S['Table'][], Problem>({
     queryKey: ['record-tables'],
-    queryFn: () => take<S['Table'][]>(api.GET('/api/v1/records')),
+    queryFn: () => unwrap<S['Table'][]>(api.GET('/api/v1/records')),
     staleTime: Number.POSITIVE_INFINITY,
   });
   const t = data?.find((x) => x.name === what);
@@ -162,11 +162,11 @@ function Work() {
   const client = useQueryClient();
   const { data } = useQuery<S['Job'][], Problem>({
     queryKey: ['jobs'],
-    queryFn: () => take<S['Job'][]>(api.GET('/api/v1/jobs')),
+    queryFn: () => unwrap<S['Job'][]>(api.GET('/api/v1/jobs')),
     refetchInterval: (q) => (q.state.data?.some((j) => j.state === 'running') ? 700 : false),
   });
   const stop = useMutation<S['Job'][], Problem, string>({
-    mutationFn: (id) => take<S['Job'][]>(api.DELETE('/api/v1/jobs/{id}', { params: { path: { id } } })),
+    mutationFn: (id) => unwrap<S['Job'][]>(api.DELETE('/api/v1/jobs/{id}', { params: { path: { id } } })),
     onSuccess: (list) => {
       client.setQueryData(['jobs'], list);
       void client.invalidateQueries();
@@ -242,10 +242,10 @@ function Brought() {
   const [sure, setSure] = useState('');
   const { data } = useQuery<S['ImportBatch'][], Problem>({
     queryKey: ['imports'],
-    queryFn: () => take<S['ImportBatch'][]>(api.GET('/api/v1/imports')),
+    queryFn: () => unwrap<S['ImportBatch'][]>(api.GET('/api/v1/imports')),
   });
   const undo = useMutation<S['Undone'], Problem, string>({
-    mutationFn: (id) => take<S['Undone']>(api.POST('/api/v1/imports/{id}/undo', { params: { path: { id } } })),
+    mutationFn: (id) => unwrap<S['Undone']>(api.POST('/api/v1/imports/{id}/undo', { params: { path: { id } } })),
     onSuccess: () => {
       setSure('');
       void client.invalidateQueries();

@@ -3,16 +3,16 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useSession, useVocabulary } from '../api/hooks';
 import { shortDay, Trouble } from '../ui/bits';
 import { clock } from './HourWeek';
 
 /** What the air of the last days did, and what of the protecting sprays still lies out there. */
 export function Lately() {
-  const { data, error } = useQuery<S['Lately'], Problem>({
+  const { data, error } = useQuery<S['RecentWeather'], Problem>({
     queryKey: ['spray-days', 'lately'],
-    queryFn: () => take<S['Lately']>(api.GET('/api/v1/spray-days/lately')),
+    queryFn: () => unwrap<S['RecentWeather']>(api.GET('/api/v1/spray-days/lately')),
   });
   return (
     <div className="two wide-and-form">
@@ -125,7 +125,7 @@ function SinceOne() {
   const [on, setOn] = useState('');
   const { data, error } = useQuery<S['Since'], Problem>({
     queryKey: ['spray-days', 'since', remedy, on],
-    queryFn: () => take<S['Since']>(api.GET('/api/v1/spray-days/since', { params: { query: { remedy, on } } })),
+    queryFn: () => unwrap<S['Since']>(api.GET('/api/v1/spray-days/since', { params: { query: { remedy, on } } })),
     enabled: !!on,
     retry: false,
   });

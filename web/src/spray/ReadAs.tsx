@@ -4,7 +4,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { shortDay, Trouble } from '../ui/bits';
 import { clock } from './HourWeek';
 import type { Brought } from './WeatherFiles';
@@ -35,7 +35,7 @@ export function ReadAs({
 }) {
   const { data, error } = useQuery<S['WeatherReading'], Problem>({
     queryKey: ['read-weather', file.name, file.text.length, JSON.stringify(file.mapping)],
-    queryFn: () => take<S['WeatherReading']>(api.POST('/api/v1/weather/read', { body: file })),
+    queryFn: () => unwrap<S['WeatherReading']>(api.POST('/api/v1/weather/read', { body: file })),
     retry: false,
     placeholderData: (old) => old,
   });

@@ -1,7 +1,7 @@
 import Button from '@mui/material/Button';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef, useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { dayAndMonth, shortDay, Trouble } from '../ui/bits';
 import { useToast } from '../ui/toast';
 import { ReadAs } from './ReadAs';
@@ -17,7 +17,7 @@ export function WeatherFiles() {
   const [unread, setUnread] = useState('');
   const kept = useQuery<S['WeatherFile'][], Problem>({
     queryKey: ['weather-files'],
-    queryFn: () => take<S['WeatherFile'][]>(api.GET('/api/v1/weather/files')),
+    queryFn: () => unwrap<S['WeatherFile'][]>(api.GET('/api/v1/weather/files')),
   });
   const done = (list: S['WeatherFile'][], text: string) => {
     client.setQueryData(['weather-files'], list);
@@ -27,12 +27,12 @@ export function WeatherFiles() {
     say({ text });
   };
   const keep = useMutation<S['WeatherFile'][], Problem, Brought>({
-    mutationFn: (body) => take<S['WeatherFile'][]>(api.POST('/api/v1/weather/files', { body })),
+    mutationFn: (body) => unwrap<S['WeatherFile'][]>(api.POST('/api/v1/weather/files', { body })),
     onSuccess: (list) => done(list, 'Kept. These hours stand before any others from now on.'),
   });
   const drop = useMutation<S['WeatherFile'][], Problem, string>({
     mutationFn: (id) =>
-      take<S['WeatherFile'][]>(api.DELETE('/api/v1/weather/files/{id}', { params: { path: { id } } })),
+      unwrap<S['WeatherFile'][]>(api.DELETE('/api/v1/weather/files/{id}', { params: { path: { id } } })),
     onSuccess: (list) => done(list, 'Taken out again.'),
   });
   const pick = async (f?: File) => {

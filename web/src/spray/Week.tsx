@@ -3,7 +3,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Trouble, weekday } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -20,7 +20,7 @@ export function Week() {
   const { data, error } = useQuery<S['SprayWeek'], Problem>({
     queryKey: ['spray-days', ask.remedy, ask.bloom, ask.place],
     queryFn: () =>
-      take<S['SprayWeek']>(
+      unwrap<S['SprayWeek']>(
         api.GET('/api/v1/spray-days', {
           params: { query: { remedy: ask.remedy, bloom: ask.bloom, place: ask.place } },
         }),

@@ -2,7 +2,7 @@ import Autocomplete from '@mui/material/Autocomplete';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { Link, useSearchParams } from 'react-router';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { useCase, useSession, useVocabulary } from '../api/hooks';
 import { Chips, dayAndMonth, daysBetween, StatusMark, Trouble, weekday } from '../ui/bits';
 import { useDraft } from '../ui/draft';
@@ -29,7 +29,7 @@ export function Winter() {
   const { data, error } = useQuery<S['WinterPlan'], Problem>({
     queryKey: ['winter', id, JSON.stringify(ask)],
     queryFn: () =>
-      take<S['WinterPlan']>(
+      unwrap<S['WinterPlan']>(
         api.POST('/api/v1/spray-days/winter', {
           body: {
             host: ask.host,

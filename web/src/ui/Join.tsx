@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, take } from '../api/client';
+import { api, type Problem, type S, unwrap } from '../api/client';
 import { Trouble } from './bits';
 
 /** Somebody new chooses their own password, once, at the address they were given. */
@@ -10,12 +10,12 @@ export function Join({ token, onDone }: { token: string; onDone: () => void }) {
   const [password, setPassword] = useState('');
   const who = useQuery<S['InvitedAs'], Problem>({
     queryKey: ['join', token],
-    queryFn: () => take<S['InvitedAs']>(api.GET('/api/v1/join/{token}', { params: { path: { token } } })),
+    queryFn: () => unwrap<S['InvitedAs']>(api.GET('/api/v1/join/{token}', { params: { path: { token } } })),
     retry: false,
   });
   const join = useMutation<S['Person'], Problem>({
     mutationFn: () =>
-      take<S['Person']>(api.POST('/api/v1/join/{token}', { params: { path: { token } }, body: { password } })),
+      unwrap<S['Person']>(api.POST('/api/v1/join/{token}', { params: { path: { token } }, body: { password } })),
   });
   return (
     <main className="signin">

@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQueryClient } from '@tanstack/react-query';
 import { type FormEvent, useState } from 'react';
-import { api, type Problem, setToken, take } from '../api/client';
+import { api, type Problem, setToken, unwrap } from '../api/client';
 import { Trouble } from './bits';
 
 export function SignIn({ onIn }: { onIn: () => void }) {
@@ -15,7 +15,7 @@ export function SignIn({ onIn }: { onIn: () => void }) {
     e.preventDefault();
     setBusy(true);
     try {
-      const s = await take(api.POST('/api/v1/session', { body: { login, password } }));
+      const s = await unwrap(api.POST('/api/v1/session', { body: { login, password } }));
       setToken(s.token);
       client.setQueryData(['session'], s);
       onIn();

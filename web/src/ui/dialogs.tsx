@@ -5,7 +5,7 @@ import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { api, type Tag, take } from '../api/client';
+import { api, type Tag, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Trouble } from './bits';
 import { KeyTable, setSingleKeys, singleKeys } from './keys';
@@ -20,7 +20,7 @@ export function Find({ onClose }: { onClose: () => void }) {
   const words = q.trim();
   const cases = useQuery({
     queryKey: ['search', words],
-    queryFn: () => take<Tag[]>(api.GET('/api/v1/search', { params: { query: { q: words } } })),
+    queryFn: () => unwrap<Tag[]>(api.GET('/api/v1/search', { params: { query: { q: words } } })),
     enabled: words.length > 0,
   });
   const vocabulary = useVocabulary();

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type S, take, type View } from '../../api/client';
+import { api, type S, unwrap, type View } from '../../api/client';
 import { asked, type Tallied } from '../../parts/count/counts';
 import { useTyped } from '../../ui/draft';
 
@@ -48,7 +48,7 @@ export function useActForm(view: View) {
   const weighed = useQuery({
     queryKey: ['weigh', view.id, view.verdict?.cause, JSON.stringify(body)],
     queryFn: () =>
-      take<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body })),
+      unwrap<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body })),
     enabled: !!view.verdict?.cause,
     placeholderData: (old) => old,
   });

@@ -60,7 +60,7 @@ export function addTen(t: Tallied): Tallied {
 }
 
 /** Leaf by leaf what a level of one tally is held against; nothing where the count does not speak of it. */
-export function held(t: { of: string[]; leaves: number[][] }, tally: string): number[] | undefined {
+export function eligible(t: { of: string[]; leaves: number[][] }, tally: string): number[] | undefined {
   const at = (row: number[], id: string) => row[t.of.indexOf(id)] ?? 0;
   if (tally === 'pests' && animals.some((a) => t.of.includes(a)))
     return t.leaves.map((row) => Math.max(0, animals.reduce((n, a) => n + at(row, a), 0) - at(row, 'parasitised')));

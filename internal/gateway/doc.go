@@ -1,4 +1,0 @@
-// Package gateway hands messages to whoever carries them: a gateway that speaks the
-// protocol of docs/messages.md, a mail server by SMTP, or the stand-in that ships with the
-// program. It knows nothing of cases; what is sent, to whom and how often is package desk's.
-package gateway
