@@ -12,7 +12,6 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/scouting"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 // Counted is what was counted and what else weighs in the decision.
@@ -98,7 +97,7 @@ func (in Counted) check() error {
 }
 
 // tally is the count as one, however it was given; nil where nothing was counted.
-func (in Counted) tally() *scouting.Count {
+func (in Counted) tally(b *knowledge.Base) *scouting.Count {
 	if in.Count != nil && len(in.Count.Leaves) > 0 {
 		return in.Count
 	}
@@ -124,7 +123,7 @@ func (s *Service) SetAct(ctx context.Context, who Person, id string, from int, i
 	if err := l.Err(); err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "act", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "act", func(m Moment, c *Case) (string, error) {
 		if c.Verdict == nil {
 			return "", fault.New("verdict", "there is no verdict yet", "say what it is first")
 		}

@@ -9,25 +9,24 @@ import (
 	"botanik/core/fault"
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 // Blend works out a mix of one remedy for a sprayer, case or no case.
 func (s *Service) Blend(ctx context.Context, in dosage.MixInput) (dosage.Mixed, error) {
-	rules, _, err := s.House.Rules(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return dosage.Mixed{}, err
 	}
-	return dosage.Blend(s.Base(), rules, in)
+	return dosage.Blend(m.Book, m.Rules, in)
 }
 
 // Place works out an amount for a bed, pots or plants, case or no case.
 func (s *Service) Place(ctx context.Context, in dosage.PlaceInput) (dosage.Dosed, error) {
-	rules, _, err := s.House.Rules(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return dosage.Dosed{}, err
 	}
-	return dosage.OverArea(s.Base(), rules, in)
+	return dosage.OverArea(m.Book, m.Rules, in)
 }
 
 func notChosen(field, id string) error {
@@ -42,14 +41,14 @@ type MixBody struct {
 
 // SetMix keeps the amounts for the grower's own sprayer.
 func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, mix MixBody) (View, error) {
-	return s.Change(ctx, who, id, from, "mix", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "mix", func(m Moment, c *Case) (string, error) {
 		in, t := mix.MixInput, c.Now().Treatment
 		if t == nil {
 			return "", fault.New("remedy", "nothing is chosen to be mixed", "choose a remedy first")
 		}
 		if in.Remedy == "" {
 			for _, r := range t.Remedies {
-				if k := s.Base().Remedy(r); k != nil && len(k.Rates) > 0 {
+				if k := m.Book.Remedy(r); k != nil && len(k.Rates) > 0 {
 					in.Remedy = r
 				}
 			}
@@ -68,14 +67,14 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, m
 		if err := s.mayUse(m, c, in.Remedies()); err != nil {
 			return "", err
 		}
-		mixed, err := dosage.Blend(s.Base(), m.Rules, in)
+		mixed, err := dosage.Blend(m.Book, m.Rules, in)
 		if err != nil {
 			return "", err
 		}
 		c.Now().Mix = &casefile.KeptMix{Mixed: mixed, By: who.Name}
-		text := fmt.Sprintf("%s at %s", s.Base().Remedy(mixed.Remedy).Name, mixed.Use)
+		text := fmt.Sprintf("%s at %s", m.Book.Remedy(mixed.Remedy).Name, mixed.Use)
 		for _, w := range mixed.With {
-			text += " with " + humanise.InSentence(s.Base().Remedy(w.Remedy).Name)
+			text += " with " + humanise.InSentence(m.Book.Remedy(w.Remedy).Name)
 		}
 		text += ", " + mixed.Volume + " of mix"
 		if mix.WithDays {
@@ -91,8 +90,8 @@ func (s *Service) SetMix(ctx context.Context, who Person, id string, from int, m
 
 // SetDose keeps an amount for a bed, pots or plants with the case.
 func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, in dosage.PlaceInput) (View, error) {
-	return s.Change(ctx, who, id, from, "mix", func(m settings.Moment, c *Case) (string, error) {
-		d, err := dosage.OverArea(s.Base(), m.Rules, in)
+	return s.Change(ctx, who, id, from, "mix", func(m Moment, c *Case) (string, error) {
+		d, err := dosage.OverArea(m.Book, m.Rules, in)
 		if err != nil {
 			return "", err
 		}
@@ -105,6 +104,6 @@ func (s *Service) SetDose(ctx context.Context, who Person, id string, from int, 
 		}
 		r.Doses = slices.DeleteFunc(slices.Clone(r.Doses), func(x casefile.KeptDose) bool { return x.Remedy == in.Remedy })
 		r.Doses = append(r.Doses, casefile.KeptDose{Dosed: d, By: who.Name})
-		return s.Base().Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
+		return m.Book.Remedy(in.Remedy).Name + ": " + d.Placed.Text, nil
 	})
 }

@@ -14,20 +14,20 @@ import (
 	"botanik/core/casework"
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
 // CheckIn takes a sample in and gives it its number. The key makes a retry on
 // bad wifi the same case, not a second one.
 func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, key string) (View, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return View{}, err
 	}
-	if err := s.checkIntake(&in, m.Today); err != nil {
+	if err := s.checkIntake(m.Book, &in, m.Today); err != nil {
 		return View{}, err
 	}
 	raw, err := json.Marshal(in)
@@ -40,7 +40,7 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, k
 	}
 	row, _, err := s.Store.AddCase(ctx, m.Today.Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
 		c := Case{ID: NewID(m.Now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: m.Now, UpdatedAt: m.Now, Doc: casefile.New(in)}
-		row, err := s.Row(&c)
+		row, err := s.Row(m.Book, &c)
 		return row, store.Event{At: store.Stamp(m.Now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, After: row.Doc}, err
 	})
 	if err != nil {
@@ -58,7 +58,7 @@ func (s *Service) Read(ctx context.Context, id string) (Case, error) {
 }
 
 // edit is what one change of a case does to it; it returns its line in the story.
-type edit func(m settings.Moment, c *Case) (string, error)
+type edit func(m Moment, c *Case) (string, error)
 
 // benchKinds are the changes by which somebody takes a case that is nobody's yet.
 var benchKinds = []string{"look", "verdict", "act", "remedy", "mix", "dose", "days", "handover", "round"}
@@ -73,7 +73,7 @@ type changed struct {
 // Change reads a case, checks its version, applies f, works out the stage and
 // writes it with its line in the story.
 func (s *Service) Change(ctx context.Context, who Person, id string, from int, kind string, f edit, photos ...store.Photo) (View, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return View{}, err
 	}
@@ -93,7 +93,7 @@ func (s *Service) Change(ctx context.Context, who Person, id string, from int, k
 }
 
 // WorkOut is Change without the writing.
-func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
+func (s *Service) WorkOut(ctx context.Context, m Moment, who Person, id string, from int, kind string, f edit) (changed, error) {
 	row, err := s.Store.Case(ctx, id)
 	if err != nil {
 		return changed{}, err
@@ -105,7 +105,7 @@ func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id
 	if err != nil {
 		return changed{}, err
 	}
-	if err := casework.MayChange(s.Facts(&c.Doc), kind); err != nil {
+	if err := casework.MayChange(s.Facts(m.Book, &c.Doc), kind); err != nil {
 		return changed{}, err
 	}
 	was, err := casefile.Encode(c.Doc) // as it reads today, whatever shape it was kept in
@@ -116,7 +116,7 @@ func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id
 	if err != nil {
 		return changed{}, err
 	}
-	s.prepared(who, kind, &c)
+	prepared(m.Book, who, kind, &c)
 	if c.Keeper == "" && slices.Contains(benchKinds, kind) && who.Login != "" {
 		if now, err := casefile.Encode(c.Doc); err != nil || now == was { // what changed nothing takes nothing
 			return changed{Case: c, Same: true}, err
@@ -124,8 +124,8 @@ func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id
 		c.Keeper = who.ID
 	}
 	c.UpdatedAt = s.Now()
-	c.Stage = casework.StageOf(s.Facts(&c.Doc))
-	next, err := s.Row(&c)
+	c.Stage = casework.StageOf(s.Facts(m.Book, &c.Doc))
+	next, err := s.Row(m.Book, &c)
 	if err != nil {
 		return changed{}, err
 	}
@@ -135,12 +135,12 @@ func (s *Service) WorkOut(ctx context.Context, m settings.Moment, who Person, id
 
 // Row is a case as it is stored: what lists ask for as columns, the rest as its
 // document.
-func (s *Service) Row(c *Case) (store.Case, error) {
+func (s *Service) Row(b *knowledge.Base, c *Case) (store.Case, error) {
 	doc, err := casefile.Encode(c.Doc)
 	if err != nil {
 		return store.Case{}, err
 	}
-	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Square: c.Intake.Square, Photos: len(c.Photos), Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.Facts(&c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
+	r := store.Case{ID: c.ID, Number: c.Number, Stage: string(c.Stage), Plant: c.Intake.Plant, HostID: c.Intake.Host, Place: c.Intake.Place, Square: c.Intake.Square, Photos: len(c.Photos), Grower: c.Intake.Grower, GrowerID: c.Intake.Person, Contact: c.Intake.Contact, Keeper: c.Keeper, Story: c.Intake.Story, Urgency: c.Intake.Urgency, AskOn: c.AskOn, Certainty: casework.Certainty(s.Facts(b, &c.Doc)), CreatedAt: store.Stamp(c.CreatedAt), UpdatedAt: store.Stamp(c.UpdatedAt), Version: c.Version, Doc: doc}
 	if v := c.Verdict; v != nil {
 		r.Cause, r.Degree, r.VerdictAt = v.Cause, v.Degree, store.Stamp(v.At)
 	}
@@ -153,11 +153,11 @@ func (s *Service) Row(c *Case) (store.Case, error) {
 	}
 	if c.Closing != nil {
 		r.AskOn, r.Outcome, r.ClosedAt, r.Followed = "", c.Closing.Outcome, store.Stamp(c.Closing.At), c.Closing.Followed
-		if k := s.Base().Cause(c.Closing.Confirmed); k != nil { // what it was in the end is what the desk learns from
+		if k := b.Cause(c.Closing.Confirmed); k != nil { // what it was in the end is what the desk learns from
 			r.Cause, r.Degree = k.ID, "settled"
 		}
 	}
-	r.Body = s.wordsOf(&c.Doc)
+	r.Body = s.wordsOf(b, &c.Doc)
 	for _, x := range c.Rounds {
 		if x.Handover != nil {
 			r.HandedAt = store.Stamp(x.Handover.At)
@@ -174,7 +174,7 @@ func (s *Service) Row(c *Case) (store.Case, error) {
 
 // wordsOf are what a case is found by beside its number, grower, plant and story: what it
 // was, what was done, and every note.
-func (s *Service) wordsOf(d *casefile.Doc) string {
+func (s *Service) wordsOf(b *knowledge.Base, d *casefile.Doc) string {
 	words := []string{d.Intake.Contact}
 	causes := []string{}
 	if d.Verdict != nil {
@@ -184,7 +184,7 @@ func (s *Service) wordsOf(d *casefile.Doc) string {
 		causes = append(causes, d.Closing.Confirmed)
 	}
 	for _, id := range causes {
-		if k := s.Base().Cause(id); k != nil {
+		if k := b.Cause(id); k != nil {
 			words = append(words, k.Name, k.Scientific)
 		}
 	}
@@ -193,7 +193,7 @@ func (s *Service) wordsOf(d *casefile.Doc) string {
 			continue
 		}
 		for _, id := range r.Treatment.Remedies {
-			if k := s.Base().Remedy(id); k != nil {
+			if k := b.Remedy(id); k != nil {
 				words = append(words, k.Name)
 			}
 		}
@@ -208,7 +208,7 @@ func (s *Service) Reindex(ctx context.Context) error {
 		if err != nil {
 			return "", nil //nolint:nilerr // a case that cannot be read is found by its columns
 		}
-		return s.wordsOf(&c.Doc), nil
+		return s.wordsOf(s.Base(), &c.Doc), nil
 	})
 	return err
 }
@@ -242,7 +242,7 @@ func (s *Service) Undo(ctx context.Context, who Person, id string, from int) (Vi
 	if err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "undo", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "undo", func(_ Moment, c *Case) (string, error) {
 		c.Doc, err = casefile.Decode(before)
 		return "took back: " + e.Text, err
 	})
@@ -312,19 +312,19 @@ type Question struct {
 }
 
 // AskAbout is a case as one to be asked about on a day.
-func (s *Service) AskAbout(r store.Case, day civil.Day) (Question, error) {
+func (s *Service) AskAbout(b *knowledge.Base, r store.Case, day civil.Day) (Question, error) {
 	c, err := CaseOf(r)
 	if err != nil {
 		return Question{}, err
 	}
-	a := Question{Tag: s.TagOf(r), Contact: c.Intake.Contact}
+	a := Question{Tag: s.TagOf(b, r), Contact: c.Intake.Contact}
 	if on, err := civil.Parse(r.AskOn); err == nil {
 		a.When, a.Late = casework.Due(on, day)
 	}
 	round := c.Now()
 	switch {
 	case round.Treatment != nil && len(round.Treatment.Remedies) > 0:
-		last := s.Base().Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
+		last := b.Remedy(round.Treatment.Remedies[len(round.Treatment.Remedies)-1])
 		a.What = a.CauseName
 		if last != nil {
 			a.What += " · " + last.Name
@@ -342,6 +342,6 @@ func (s *Service) AskAbout(r store.Case, day civil.Day) (Question, error) {
 var TheWeather = Person{ID: "weather", Name: "the weather", Role: accounts.Advisor}
 
 // MovedToday are the cases whose days the weather moved since midnight.
-func (s *Service) MovedToday(ctx context.Context, m settings.Moment) ([]store.ReportRow, error) {
+func (s *Service) MovedToday(ctx context.Context, m Moment) ([]store.ReportRow, error) {
 	return s.Store.MovedSince(ctx, store.Stamp(m.Today.Midnight(m.Clock)))
 }

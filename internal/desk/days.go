@@ -11,7 +11,6 @@ import (
 	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 // DaysInput asks for the treatment days of a round.
@@ -41,7 +40,7 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 	if err != nil {
 		return DaysPlan{}, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return DaysPlan{}, err
 	}
@@ -58,13 +57,13 @@ func (s *Service) PlanDays(ctx context.Context, id string, in DaysInput) (DaysPl
 }
 
 // Planning is the moment as core/plan takes it.
-func (s *Service) Planning(m settings.Moment) plan.Setting {
-	return plan.Setting{Book: s.Base(), Rules: m.Rules, Sky: s.Weather, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
+func (s *Service) Planning(m Moment) plan.Setting {
+	return plan.Setting{Book: m.Book, Rules: m.Rules, Sky: m.Sky, Spot: m.Spot(), Now: m.Now, Today: m.Today, Zone: m.Clock}
 }
 
 // Task is what is done on days to a case's plant, where it stands so warm as somebody just
 // read, or as they read when the days were kept. Errors name remedy or tempC.
-func (s *Service) Task(m settings.Moment, c *Case, tempC *float64) (plan.Task, error) {
+func (s *Service) Task(m Moment, c *Case, tempC *float64) (plan.Task, error) {
 	r := c.Now()
 	if r.Treatment == nil {
 		return plan.Task{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
@@ -73,7 +72,7 @@ func (s *Service) Task(m settings.Moment, c *Case, tempC *float64) (plan.Task, e
 	if err != nil {
 		return plan.Task{}, err
 	}
-	t := plan.Task{Cause: s.CauseOf(c), Remedy: s.repeated(c), Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
+	t := plan.Task{Cause: CauseOf(m.Book, c), Remedy: s.repeated(m.Book, c), Situation: sit, WarmC: tempC, Stages: sit.Stages, HandedOver: r.Handover != nil}
 	if tempC != nil {
 		return t, plan.CheckWarm(sit.Place, *tempC)
 	}
@@ -83,7 +82,7 @@ func (s *Service) Task(m settings.Moment, c *Case, tempC *float64) (plan.Task, e
 	return t, nil
 }
 
-func (s *Service) planDays(m settings.Moment, c *Case, t plan.Task, in DaysInput) (casefile.Days, error) {
+func (s *Service) planDays(m Moment, c *Case, t plan.Task, in DaysInput) (casefile.Days, error) {
 	p := s.Planning(m)
 	var d plan.Schedule
 	var err error
@@ -110,9 +109,9 @@ func (s *Service) planDays(m settings.Moment, c *Case, t plan.Task, in DaysInput
 }
 
 // Beside is what else was chosen, around the days of what is sprayed.
-func (s *Service) Beside(m settings.Moment, c *Case, days casefile.Days) []casefile.BesideDays {
+func (s *Service) Beside(m Moment, c *Case, days casefile.Days) []casefile.BesideDays {
 	var out []casefile.BesideDays
-	for _, x := range remedy.Around(s.Base(), m.Rules, s.repeated(c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
+	for _, x := range remedy.Around(m.Book, m.Rules, s.repeated(m.Book, c), days.Planned(), c.Now().Treatment.Remedies, m.Today) {
 		b := casefile.BesideDays{Remedy: x.Remedy, Name: x.Name, Why: x.Why, On: []string{}}
 		for _, d := range x.On {
 			b.On = append(b.On, d.String())
@@ -124,11 +123,11 @@ func (s *Service) Beside(m settings.Moment, c *Case, days casefile.Days) []casef
 
 // stillHolds says what of the amounts and days no longer holds: a label, a
 // picking or a day may have changed since they were kept.
-func (s *Service) stillHolds(m settings.Moment, c *Case) error {
+func (s *Service) stillHolds(m Moment, c *Case) error {
 	var l fault.List
 	r := c.Now()
 	if r.Mix != nil {
-		_, err := dosage.Blend(s.Base(), m.Rules, r.Mix.Input())
+		_, err := dosage.Blend(m.Book, m.Rules, r.Mix.Input())
 		l.AddErr("mix", fault.Rename(err, func(f fault.Fault) fault.Fault {
 			f.Mend = "work the amounts out anew on the Mix step; " + f.Mend
 			return f
@@ -149,19 +148,19 @@ func (s *Service) stillHolds(m settings.Moment, c *Case) error {
 }
 
 // repeated is what of the treatment is done on days; nil when nothing is.
-func (s *Service) repeated(c *Case) *knowledge.Remedy {
-	return remedy.Repeated(s.Base(), c.Now().Treatment.Remedies)
+func (s *Service) repeated(b *knowledge.Base, c *Case) *knowledge.Remedy {
+	return remedy.Repeated(b, c.Now().Treatment.Remedies)
 }
 
 // SetDays keeps the days of this round.
 func (s *Service) SetDays(ctx context.Context, who Person, id string, from int, in DaysInput) (View, error) {
-	return s.Change(ctx, who, id, from, "days", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "days", func(m Moment, c *Case) (string, error) {
 		return s.KeepDays(m, c, who, in)
 	})
 }
 
 // KeepDays works the days out, writes them into the round and says so.
-func (s *Service) KeepDays(m settings.Moment, c *Case, who Person, in DaysInput) (string, error) {
+func (s *Service) KeepDays(m Moment, c *Case, who Person, in DaysInput) (string, error) {
 	t, err := s.Task(m, c, in.TempC)
 	if err != nil {
 		return "", err

@@ -9,7 +9,6 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -54,7 +53,7 @@ type FoundCase struct {
 const mostFound = 200
 
 // Query turns what is asked for into what the store finds by. Errors name the field.
-func (s *Service) Query(in FindInput, m settings.Moment) (store.CaseQuery, error) {
+func (s *Service) Query(in FindInput, m Moment) (store.CaseQuery, error) {
 	var l fault.List
 	f := store.CaseQuery{Words: in.Words, Cause: in.Cause, Host: in.Host, Place: in.Place, Square: strings.ToUpper(in.Square), Keeper: in.Keeper, Stage: in.Stage, Outcome: in.Outcome, Remedy: in.Remedy, Degree: in.Degree, Was: in.Was, Import: in.Import, Photos: in.Photos, Sort: in.Sort, Skip: max(0, in.Skip), Most: min(mostFound, cmp.Or(max(0, in.Most), 50))}
 	for _, x := range []struct {
@@ -81,7 +80,7 @@ func (s *Service) Query(in FindInput, m settings.Moment) (store.CaseQuery, error
 	for _, x := range []struct {
 		name, id string
 		known    bool
-	}{{"cause", in.Cause, in.Cause == "-" || s.Base().Cause(in.Cause) != nil}, {"was", in.Was, s.Base().Cause(in.Was) != nil}, {"host", in.Host, in.Host == "-" || s.Base().Host(in.Host) != nil}, {"remedy", in.Remedy, s.Base().Remedy(in.Remedy) != nil}} {
+	}{{"cause", in.Cause, in.Cause == "-" || m.Book.Cause(in.Cause) != nil}, {"was", in.Was, m.Book.Cause(in.Was) != nil}, {"host", in.Host, in.Host == "-" || m.Book.Host(in.Host) != nil}, {"remedy", in.Remedy, m.Book.Remedy(in.Remedy) != nil}} {
 		if x.id != "" && !x.known {
 			l.Add(x.name, fmt.Sprintf("%q is not in the herbarium", humanise.Short(x.id, 40)), "use an id of botanik kb list")
 		}
@@ -91,7 +90,7 @@ func (s *Service) Query(in FindInput, m settings.Moment) (store.CaseQuery, error
 
 // Find lists the cases that answer a question.
 func (s *Service) Find(ctx context.Context, in FindInput) (FoundCases, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return FoundCases{}, err
 	}
@@ -102,7 +101,7 @@ func (s *Service) Find(ctx context.Context, in FindInput) (FoundCases, error) {
 	rows, n, err := s.Store.Find(ctx, q)
 	out := FoundCases{N: n, Cases: []FoundCase{}}
 	for _, r := range rows {
-		out.Cases = append(out.Cases, FoundCase{s.TagOf(r), r.Square, r.Outcome, r.Photos})
+		out.Cases = append(out.Cases, FoundCase{s.TagOf(m.Book, r), r.Square, r.Outcome, r.Photos})
 	}
 	return out, err
 }

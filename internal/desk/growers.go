@@ -16,7 +16,6 @@ import (
 	"botanik/core/humanise"
 	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -70,7 +69,7 @@ func (s *Service) PersonNamed(ctx context.Context, field, id string) (store.Grow
 // else somebody new. Two of one name who are reached differently are two people until
 // somebody says otherwise: what belongs to one must never be shown, given or forgotten as
 // the other's.
-func (s *Service) NamePerson(ctx context.Context, m settings.Moment, in, was *casefile.Intake) error {
+func (s *Service) NamePerson(ctx context.Context, m Moment, in, was *casefile.Intake) error {
 	if in.Grower == store.Nobody {
 		in.Person = ""
 		return nil
@@ -227,13 +226,13 @@ func (s *Service) SplitGrower(ctx context.Context, who Person, id, name, contact
 
 // move writes cases under another person, all or none; a fresh one is reached as it says.
 func (s *Service) move(ctx context.Context, who Person, cases []store.Case, to store.Grower, said string, fresh bool) error {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return err
 	}
 	writes := []store.Write{}
 	for _, r := range cases {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "merge", func(_ settings.Moment, c *Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "merge", func(_ Moment, c *Case) (string, error) {
 			c.Intake.Grower, c.Intake.Person = to.Name, to.ID
 			if c.Intake.Contact == "" || fresh {
 				c.Intake.Contact = to.Contact

@@ -10,10 +10,10 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/core/knowledge"
 	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/handout"
-	"botanik/internal/settings"
 )
 
 // Sheet is the page as it was handed over, or as it would be now.
@@ -27,7 +27,7 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 		handout.Illustrate(&sheet)
 		return sheet, nil
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
@@ -37,7 +37,7 @@ func (s *Service) Sheet(ctx context.Context, id string) (casefile.Sheet, error) 
 }
 
 // SheetOf is the page a grower takes home, as a case stands at a moment.
-func (s *Service) SheetOf(m settings.Moment, c *Case) (casefile.Sheet, error) {
+func (s *Service) SheetOf(m Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
 	}
@@ -45,7 +45,7 @@ func (s *Service) SheetOf(m settings.Moment, c *Case) (casefile.Sheet, error) {
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	return handout.Write(s.Base(), m, sit, c.Number, &c.Doc), nil
+	return handout.Write(m.Book, m.Moment, sit, c.Number, &c.Doc), nil
 }
 
 // HandOver gives the page to the grower and sets the day to ask. Everything
@@ -57,8 +57,8 @@ func (s *Service) HandOver(ctx context.Context, who Person, id string, from int)
 
 // HandingOver hands one case over, together with others of the same grower.
 func (s *Service) HandingOver(who Person, with []string) edit {
-	return func(m settings.Moment, c *Case) (string, error) {
-		f, r := s.Facts(&c.Doc), c.Now()
+	return func(m Moment, c *Case) (string, error) {
+		f, r := s.Facts(m.Book, &c.Doc), c.Now()
 		if f.HandedOver {
 			return "", fault.New("handover", "this round is already handed over", "print it again from the page, or start the next round")
 		}
@@ -105,11 +105,11 @@ func (s *Service) HandingOver(who Person, with []string) edit {
 }
 
 // GivenOn lists what this round puts on the plant, for the waits of the next.
-func (s *Service) GivenOn(m settings.Moment, c *Case) []casefile.Treated {
+func (s *Service) GivenOn(m Moment, c *Case) []casefile.Treated {
 	out := []casefile.Treated{}
 	r := c.Now()
 	for _, id := range r.Treatment.Remedies {
-		k := s.Base().Remedy(id)
+		k := m.Book.Remedy(id)
 		if k == nil || k.Kind == "culture" || k.Rung == 0 {
 			continue
 		}
@@ -117,7 +117,7 @@ func (s *Service) GivenOn(m settings.Moment, c *Case) []casefile.Treated {
 		if r.Handover != nil {
 			on[0] = civil.Of(r.Handover.At, m.Clock).String()
 		}
-		if r.Days != nil && k == s.repeated(c) {
+		if r.Days != nil && k == s.repeated(m.Book, c) {
 			on = r.Days.On
 		} else if r.Days != nil {
 			for _, x := range r.Days.Beside {
@@ -151,13 +151,13 @@ func (s *Service) FollowUp(ctx context.Context, who Person, id string, from int,
 	if !in.Silent && in.Count == nil && in.Note == "" && in.Word == "" {
 		return View{}, fault.New("count", "nothing is told", "give the recount, or what the grower said, or that nobody answered")
 	}
-	return s.Change(ctx, who, id, from, "followup", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "followup", func(m Moment, c *Case) (string, error) {
 		return s.FollowUpOn(m, c, who, in)
 	})
 }
 
 // FollowUpOn writes into the round what was told, judges it and names the next move.
-func (s *Service) FollowUpOn(m settings.Moment, c *Case, who Person, in FollowUpInput) (string, error) {
+func (s *Service) FollowUpOn(m Moment, c *Case, who Person, in FollowUpInput) (string, error) {
 	r := c.Now()
 	if r.Handover == nil || c.Closing != nil {
 		return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
@@ -181,11 +181,11 @@ func (s *Service) FollowUpOn(m settings.Moment, c *Case, who Person, in FollowUp
 		if err != nil {
 			return "", err
 		}
-		next := casework.NextAfter(res.Word, s.borne(c, res.After), c.Handed(), s.canBeOutgrown(c))
+		next := casework.NextAfter(res.Word, borne(m.Book, c, res.After), c.Handed(), canBeOutgrown(m.Book, c))
 		f.Result, f.Next = &res, &next
 		text = "recount: " + res.Text + " " + next.Why
 	case in.Word != "":
-		next := casework.AfterWord(in.Word, c.Handed(), s.canBeOutgrown(c))
+		next := casework.AfterWord(in.Word, c.Handed(), canBeOutgrown(m.Book, c))
 		f.Next = &next
 		text = strings.TrimSuffix("told: "+in.Word+"; "+in.Note, "; ") + ". " + next.Why
 	}
@@ -197,15 +197,15 @@ func (s *Service) FollowUpOn(m settings.Moment, c *Case, who Person, in FollowUp
 	return text, nil
 }
 
-func (s *Service) borne(c *Case, after float64) bool {
-	k := s.CauseOf(c)
+func borne(b *knowledge.Base, c *Case, after float64) bool {
+	k := CauseOf(b, c)
 	return after == 0 || k != nil && k.Tolerable.PerUnit > 0 && after <= k.Tolerable.PerUnit
 }
 
-func (s *Service) canBeOutgrown(c *Case) bool {
+func canBeOutgrown(b *knowledge.Base, c *Case) bool {
 	t := c.Now().Treatment
 	return t != nil && slices.ContainsFunc(t.Remedies, func(id string) bool {
-		r := s.Base().Remedy(id)
+		r := b.Remedy(id)
 		return r != nil && r.Outgrown()
 	})
 }
@@ -214,7 +214,7 @@ func (s *Service) canBeOutgrown(c *Case) bool {
 // days; step up and switch also ask for another remedy; look again keeps only
 // what was seen.
 func (s *Service) NextRound(ctx context.Context, who Person, id string, from int, move string) (View, error) {
-	return s.Change(ctx, who, id, from, "round", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "round", func(_ Moment, c *Case) (string, error) {
 		if c.Now().Handover == nil || c.Closing != nil {
 			return "", fault.New("handover", "there is no round behind to go on from", "hand it over first")
 		}
@@ -242,18 +242,18 @@ func (s *Service) Close(ctx context.Context, who Person, id string, from int, in
 	if !who.May(accounts.CloseCases) {
 		return View{}, ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "close", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "close", func(m Moment, c *Case) (string, error) {
 		return s.closed(m, c, who, in)
 	})
 }
 
-func (s *Service) closed(m settings.Moment, c *Case, who Person, in CloseInput) (string, error) {
+func (s *Service) closed(m Moment, c *Case, who Person, in CloseInput) (string, error) {
 	switch {
 	case c.Closing != nil:
 		return "", fault.New("", "the case is already closed", "open it again to go on")
 	case c.Now().Handover == nil && in.Outcome != "lost" && in.Outcome != "unknown":
 		return "", fault.New("outcome", "nothing was handed over, so nothing came of it", `hand it over first, or close it as "unknown" or "lost"`)
-	case in.Confirmed != "" && s.Base().Cause(in.Confirmed) == nil:
+	case in.Confirmed != "" && m.Book.Cause(in.Confirmed) == nil:
 		return "", fault.New("confirmed", fmt.Sprintf("%q is not a cause of the herbarium", in.Confirmed), "use an id from kb list causes, or leave it out")
 	case (in.Confirmed == "") != (in.Found == ""):
 		return "", fault.New("found", "what it was and how that was found belong together", "give both, or neither")
@@ -261,7 +261,7 @@ func (s *Service) closed(m settings.Moment, c *Case, who Person, in CloseInput) 
 	c.Closing = &casefile.Closing{At: m.Now, By: who.Name, Outcome: in.Outcome, Note: humanise.Text(in.Note), Confirmed: in.Confirmed, Found: in.Found, Followed: in.Followed}
 	c.AskOn = ""
 	text := "closed: " + in.Outcome
-	if k := s.Base().Cause(in.Confirmed); k != nil {
+	if k := m.Book.Cause(in.Confirmed); k != nil {
 		text += "; it was " + humanise.InSentence(k.Name) + ", by " + map[string]string{"specialist": "a specialist", "laboratory": "the laboratory", "outcome": "what came of it"}[in.Found]
 	}
 	return text, nil
@@ -272,7 +272,7 @@ func (s *Service) Reopen(ctx context.Context, who Person, id string, from int) (
 	if !who.May(accounts.ReopenCases) {
 		return View{}, ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "reopen", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "reopen", func(_ Moment, c *Case) (string, error) {
 		if c.Closing == nil {
 			return "", fault.New("", "the case is not closed", "nothing to do")
 		}
@@ -287,16 +287,16 @@ var prepares = []string{"act", "remedy", "mix", "dose", "days", "round"}
 // prepared notes in the round that a trainee prepared something in it that somebody has to
 // look at first: anything but leaving it alone. What an advisor chose before stays released
 // only as long as no trainee touched it.
-func (s *Service) prepared(who Person, kind string, c *Case) {
+func prepared(b *knowledge.Base, who Person, kind string, c *Case) {
 	if who.Login == "" || who.May(accounts.Release) || !slices.Contains(prepares, kind) {
 		return
 	}
-	c.Now().Trainee = !s.leavesIt(c)
+	c.Now().Trainee = !leavesIt(b, c)
 }
 
 // leavesIt reports whether a round does nothing to the plant: all that is chosen stands on
 // the lowest rung, and nobody decided to act or to pull it.
-func (s *Service) leavesIt(c *Case) bool {
+func leavesIt(b *knowledge.Base, c *Case) bool {
 	r := c.Now()
 	if a := r.Act; a != nil && a.Choice != "wait" && a.Choice != "" {
 		return false
@@ -305,7 +305,7 @@ func (s *Service) leavesIt(c *Case) bool {
 		return true
 	}
 	return !slices.ContainsFunc(r.Treatment.Remedies, func(id string) bool {
-		k := s.Base().Remedy(id)
+		k := b.Remedy(id)
 		return k == nil || k.Rung > 0
 	})
 }

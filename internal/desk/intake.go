@@ -13,7 +13,6 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 const (
@@ -25,8 +24,8 @@ const (
 
 // SetIntake corrects what was written down at the counter.
 func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int, in casefile.Intake) (View, error) {
-	return s.Change(ctx, who, id, from, "intake", func(m settings.Moment, c *Case) (string, error) {
-		if err := s.checkIntake(&in, m.Today); err != nil {
+	return s.Change(ctx, who, id, from, "intake", func(m Moment, c *Case) (string, error) {
+		if err := s.checkIntake(m.Book, &in, m.Today); err != nil {
 			return "", err
 		}
 		if err := s.NamePerson(ctx, m, &in, &c.Intake); err != nil {
@@ -38,7 +37,7 @@ func (s *Service) SetIntake(ctx context.Context, who Person, id string, from int
 }
 
 // checkIntake refuses what cannot be used and finds the host by its words.
-func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
+func (s *Service) checkIntake(b *knowledge.Base, in *casefile.Intake, today civil.Day) error {
 	var l fault.List
 	in.Grower, in.Contact, in.Plant, in.Family = humanise.Line(in.Grower), humanise.Line(in.Contact), humanise.Line(in.Plant), humanise.Line(in.Family)
 	in.Brought, in.Story = humanise.Line(in.Brought), humanise.Text(in.Story)
@@ -49,10 +48,10 @@ func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 		l.Add("plant", "is empty", `write the plant, or "unknown"`)
 	}
 	if in.Host == "" {
-		if h := s.Base().HostCalled(in.Plant); h != nil {
+		if h := b.HostCalled(in.Plant); h != nil {
 			in.Host = h.ID
 		}
-	} else if s.Base().Host(in.Host) == nil {
+	} else if b.Host(in.Host) == nil {
 		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", in.Host), "leave it out for an unknown plant")
 	}
 	if !slices.Contains(knowledge.Places, in.Place) {
@@ -62,12 +61,12 @@ func (s *Service) checkIntake(in *casefile.Intake, today civil.Day) error {
 		l.Add("square", fmt.Sprintf("%q is no square of the district", in.Square), "use A1 to I9; the desk stands in E5")
 	}
 	for i := range in.Treated {
-		s.checkTreated(&l, fmt.Sprintf("treated[%d]", i), &in.Treated[i], today)
+		s.checkTreated(b, &l, fmt.Sprintf("treated[%d]", i), &in.Treated[i], today)
 	}
 	return l.Err()
 }
 
-func (s *Service) checkTreated(l *fault.List, at string, t *casefile.Treated, today civil.Day) {
+func (s *Service) checkTreated(b *knowledge.Base, l *fault.List, at string, t *casefile.Treated, today civil.Day) {
 	t.What = humanise.Line(t.What)
 	on, err := civil.Parse(t.On)
 	switch {
@@ -79,13 +78,13 @@ func (s *Service) checkTreated(l *fault.List, at string, t *casefile.Treated, to
 		l.Add(at+".on", "lies more than ten years back", "give the day it was put on, or remove the line")
 	}
 	for j, id := range t.CouldBe {
-		if s.Base().Remedy(id) == nil {
+		if b.Remedy(id) == nil {
 			l.AddErr("", knowledge.NoSuchRemedy(fmt.Sprintf("%s.couldBe[%d]", at, j), id))
 		}
 	}
 	if t.Remedy != "" {
 		t.CouldBe = nil
-		if s.Base().Remedy(t.Remedy) == nil {
+		if b.Remedy(t.Remedy) == nil {
 			l.Add(at+".remedy", fmt.Sprintf("%q is not a remedy of the herbarium", t.Remedy), "leave it out when it is something else")
 		}
 	}
@@ -96,12 +95,12 @@ func (s *Service) checkTreated(l *fault.List, at string, t *casefile.Treated, to
 
 // ReadEarlier reads what a grower says was put on the plant before, as of today.
 func (s *Service) ReadEarlier(ctx context.Context, text string) ([]casefile.Treated, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return nil, err
 	}
 	out := []casefile.Treated{}
-	for _, e := range casework.ReadEarlier(s.Base(), text, m.Today, mostTreated) {
+	for _, e := range casework.ReadEarlier(m.Book, text, m.Today, mostTreated) {
 		t := casefile.Treated{What: e.What, On: e.On.String()}
 		if len(e.Meant) == 1 {
 			t.Remedy = e.Meant[0]

@@ -43,7 +43,7 @@ const (
 
 // RecentWeather gathers it for today.
 func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return RecentWeather{}, err
 	}
@@ -58,12 +58,12 @@ func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
 	for _, h := range hours {
 		out.RainMm += h.RainMm
 	}
-	for _, x := range s.Base().Infections {
+	for _, x := range m.Book.Infections {
 		out.Events = append(out.Events, x.Events(hours)...)
 	}
 	slices.SortStableFunc(out.Events, func(a, b sprayday.Event) int { return b.Spell.From.Compare(a.Spell.From) })
 	shields := []string{}
-	for _, r := range s.Base().Remedies {
+	for _, r := range m.Book.Remedies {
 		if r.Acts == "protects" {
 			shields = append(shields, r.ID)
 		}
@@ -79,11 +79,11 @@ func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
 			continue
 		}
 		seen[key] = true
-		since, err := s.since(m, s.Base().Remedy(row.Remedy), civil.Must(row.Day))
+		since, err := s.since(m, m.Book.Remedy(row.Remedy), civil.Must(row.Day))
 		if err != nil {
 			return RecentWeather{}, err
 		}
-		out.Out = append(out.Out, Protected{row.CaseID, row.Number, row.Plant, row.Grower, row.Remedy, s.Base().Remedy(row.Remedy).Name, since})
+		out.Out = append(out.Out, Protected{row.CaseID, row.Number, row.Plant, row.Grower, row.Remedy, m.Book.Remedy(row.Remedy).Name, since})
 	}
 	slices.SortStableFunc(out.Out, func(a, b Protected) int {
 		switch {
@@ -100,14 +100,14 @@ func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
 // Since says what is left of something that protects, put on a day: rain, days, and when
 // it may be put on again. Errors name remedy or on.
 func (s *Service) Since(ctx context.Context, id, on string) (sprayday.Since, error) {
-	r := s.Base().Remedy(id)
+	m, err := s.Moment(ctx)
+	if err != nil {
+		return sprayday.Since{}, err
+	}
+	r := m.Book.Remedy(id)
 	var l fault.List
 	if r == nil || r.Acts != "protects" {
 		l.Add("remedy", fmt.Sprintf("%q is nothing that protects leaves", id), "use the id of one that acts by protecting")
-	}
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return sprayday.Since{}, err
 	}
 	day, err := civil.Parse(on)
 	switch {
@@ -124,7 +124,7 @@ func (s *Service) Since(ctx context.Context, id, on string) (sprayday.Since, err
 	return s.since(m, r, day)
 }
 
-func (s *Service) since(m settings.Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
+func (s *Service) since(m Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
 	hours, err := s.Weather.Hours(m.Spot(), on.Add(1).Midnight(m.Clock), m.Now) // what fell on the day itself may have been before
 	if err != nil {
 		return sprayday.Since{}, err
@@ -144,11 +144,11 @@ type WinterAsk struct {
 // Winter works a dormant programme out, with its days as far as the weather is known.
 // Errors name host, causes, climate or materials.
 func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return remedy.WinterPlan{}, err
 	}
-	sit := remedy.Situation{Host: in.Host, South: m.South(), House: m.Rules, BadYear: in.BadYear, Schools: settings.KnownSchools(s.Base(), nil)}
+	sit := remedy.Situation{Host: in.Host, South: m.South(), House: m.Rules, BadYear: in.BadYear, Schools: settings.KnownSchools(m.Book, nil)}
 	if in.Case != "" {
 		c, err := s.Read(ctx, in.Case)
 		if err != nil {
@@ -162,7 +162,7 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 		}
 		sit.BadYear = sit.BadYear || in.BadYear
 	}
-	winter, err := remedy.PlanWinter(s.Base(), remedy.WinterAsk{Causes: in.Causes, Situation: sit, Climate: m.Rules.Local.Climate, Materials: in.Materials, Today: m.Today})
+	winter, err := remedy.PlanWinter(m.Book, remedy.WinterAsk{Causes: in.Causes, Situation: sit, Climate: m.Rules.Local.Climate, Materials: in.Materials, Today: m.Today})
 	if err != nil {
 		return winter, err
 	}
@@ -170,6 +170,6 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 	if err != nil {
 		return winter, err
 	}
-	winter.Days(s.Base(), sit, m.Today, remedy.Sky{Hours: hours, Lat: m.Spot().Lat, Lon: m.Spot().Lon, Zone: m.Clock})
+	winter.Days(m.Book, sit, m.Today, remedy.Sky{Hours: hours, Lat: m.Spot().Lat, Lon: m.Spot().Lon, Zone: m.Clock})
 	return winter, nil
 }

@@ -11,7 +11,6 @@ import (
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 // LookInput is one finding answered, or taken back.
@@ -33,13 +32,13 @@ func (s *Service) Look(ctx context.Context, who Person, id string, from int, l d
 // and "none of these" in their place.
 func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, in LookInput) (View, error) {
 	l := in.Look
-	f := s.Base().Finding(l.Finding)
-	if f == nil {
-		return View{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
-	}
-	return s.Change(ctx, who, id, from, "look", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "look", func(m Moment, c *Case) (string, error) {
+		f := m.Book.Finding(l.Finding)
+		if f == nil {
+			return "", fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", l.Finding), "use an id from kb list findings")
+		}
 		if l.State != "" {
-			if err := s.Engine().Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
+			if err := m.Engine().Check(differential.Circumstances{}, []differential.Look{l}); err != nil {
 				return "", fault.Rename(err, func(f fault.Fault) fault.Fault {
 					f.Field = strings.TrimPrefix(f.Field, "looks[0].") // here the look is the whole body
 					return f

@@ -14,7 +14,6 @@ import (
 	"botanik/core/microscopy"
 	"botanik/internal/casefile"
 	"botanik/internal/photo"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -39,7 +38,7 @@ func (s *Service) AddPhoto(ctx context.Context, who Person, id string, from int,
 	if err != nil {
 		return View{}, err
 	}
-	return s.Change(ctx, who, id, from, "photo", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ Moment, c *Case) (string, error) {
 		if err := MayAddPhoto(c); err != nil {
 			return "", err
 		}
@@ -87,7 +86,7 @@ func photoName(s string) string {
 
 // DropPhoto takes a picture off the case; undo brings it back.
 func (s *Service) DropPhoto(ctx context.Context, who Person, id string, from int, photoID string) (View, error) {
-	return s.Change(ctx, who, id, from, "photo", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(_ Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound
@@ -140,7 +139,7 @@ func (s *Service) MarkPhoto(ctx context.Context, who Person, id string, from int
 		marks.Leaf = &casefile.LeafShare{Asked: *in.Leaf, Found: found}
 		said = append(said, "sick: "+found.Text)
 	}
-	return s.Change(ctx, who, id, from, "photo", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "photo", func(m Moment, c *Case) (string, error) {
 		at := slices.IndexFunc(c.Photos, func(p casefile.Photo) bool { return p.ID == photoID })
 		if at < 0 {
 			return "", ErrNotFound

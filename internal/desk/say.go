@@ -34,7 +34,7 @@ func (s *Service) Say(ctx context.Context, id, words string) (Lines, error) {
 	if err != nil {
 		return Lines{}, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Lines{}, err
 	}

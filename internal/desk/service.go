@@ -166,7 +166,7 @@ func NewID(now time.Time) string { return ulid.MustNew(ulid.Timestamp(now), rand
 // Healthy reports whether the desk's file can be read and written, and whether what every
 // request begins with can be had.
 func (s *Service) Healthy(ctx context.Context) error {
-	if _, err := s.House.Moment(ctx); err != nil {
+	if _, err := s.Moment(ctx); err != nil {
 		return err
 	}
 	return s.Store.Healthy(ctx, s.Now())
@@ -184,9 +184,9 @@ type Case struct {
 }
 
 // CauseOf is what the case's verdict names, nil when it names none.
-func (s *Service) CauseOf(c *Case) *knowledge.Cause {
+func CauseOf(b *knowledge.Base, c *Case) *knowledge.Cause {
 	if c.Verdict == nil {
 		return nil
 	}
-	return s.Base().Cause(c.Verdict.Cause)
+	return b.Cause(c.Verdict.Cause)
 }

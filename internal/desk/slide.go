@@ -38,7 +38,11 @@ type KeyLook struct {
 // Key weighs the species of a slide key by what was seen, with the plant of a case and
 // what was looked at on it. Errors name case, host, group or seen[i].
 func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
-	b, host, points := s.Base(), s.Base().Host(in.Host), ""
+	m, err := s.Moment(ctx)
+	if err != nil {
+		return KeyAnswer{}, err
+	}
+	b, host, points := m.Book, m.Book.Host(in.Host), ""
 	var looks []differential.Look
 	if in.Host != "" && host == nil {
 		return KeyAnswer{}, fault.New("host", fmt.Sprintf("%q is no plant known here", in.Host), "use an id from kb list hosts, or leave it out")
@@ -65,7 +69,7 @@ func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
 	if k := b.Cause(points); k != nil && len(in.Seen) > 0 && lead.Cause != points && b.Cause(lead.Cause) != nil {
 		out.Notes = append(out.Notes, fmt.Sprintf("What was looked at on the plant points to %s: look once more at what decides between the two.", k.Name))
 	}
-	if c, ok := s.Engine().Explain(looks, lead.Cause); ok && len(in.Seen) > 0 {
+	if c, ok := m.Engine().Explain(looks, lead.Cause); ok && len(in.Seen) > 0 {
 		if said := strong(c.Against); said != "" {
 			out.Notes = append(out.Notes, fmt.Sprintf("%s would not explain what was seen on the plant: %s.", lead.Name, said))
 		}

@@ -13,7 +13,6 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
-	"botanik/internal/settings"
 )
 
 // SprayAsk is what is to be put on, and where.
@@ -51,16 +50,16 @@ const sprayDays = 7
 
 // SprayWeek judges the coming days hour by hour. Errors name remedy or place.
 func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error) {
-	r := s.Base().Remedy(in.Remedy)
+	m, err := s.Moment(ctx)
+	if err != nil {
+		return SprayWeek{}, err
+	}
+	r := m.Book.Remedy(in.Remedy)
 	if r == nil || r.Kind != "product" {
 		return SprayWeek{}, fault.New("remedy", fmt.Sprintf("%q is nothing that is sprayed", in.Remedy), "use the id of a product from kb list remedies")
 	}
 	if in.Place != "" && !slices.Contains(knowledge.Places, in.Place) {
 		return SprayWeek{}, fault.New("place", fmt.Sprintf("%q is no place", in.Place), "use indoors, greenhouse, balcony, garden or orchard")
-	}
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return SprayWeek{}, err
 	}
 	out := SprayWeek{Remedy: r.ID, Name: r.Name, Needs: plan.Needs(r, in.InBloom), Now: m.Now.In(m.Clock), At: m.Spot().Name, Days: []SprayDay{}, Best: []sprayday.Stretch{}, Events: []sprayday.Event{}}
 	if remedy.Sheltered(in.Place) {
@@ -73,7 +72,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 	}
 	out.Weather = s.Weather.Sources(hours)
 	out.judge(m, hours)
-	for _, x := range s.Base().Infections {
+	for _, x := range m.Book.Infections {
 		out.Events = append(out.Events, x.Events(hours)...)
 	}
 	slices.SortStableFunc(out.Events, func(a, b sprayday.Event) int { return a.Spell.From.Compare(b.Spell.From) })
@@ -82,7 +81,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 
 // judge lays the hours on their days. A day more than is shown is looked at, so that
 // the last one's drying is known.
-func (w *SprayWeek) judge(m settings.Moment, hours []weather.Hour) {
+func (w *SprayWeek) judge(m Moment, hours []weather.Hour) {
 	judged, wet := sprayday.JudgeHours(hours, w.Needs, m.Spot().Lat, m.Spot().Lon), sprayday.Wet(hours)
 	ahead := []sprayday.Judged{}
 	for i, h := range judged {

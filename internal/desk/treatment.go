@@ -18,9 +18,9 @@ import (
 )
 
 // situation is the case as a treatment sees it at a moment.
-func (s *Service) situation(m settings.Moment, c *Case) (remedy.Situation, error) {
+func (s *Service) situation(m Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
-	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: settings.KnownSchools(s.Base(), c.Schools)}
+	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: settings.KnownSchools(m.Book, c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left
@@ -38,7 +38,7 @@ func (s *Service) situation(m settings.Moment, c *Case) (remedy.Situation, error
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}
 	}
-	sit.Dormant = remedy.Dormant(s.Base().Host(in.Host), int(m.Today.Month()), m.South())
+	sit.Dormant = remedy.Dormant(m.Book.Host(in.Host), int(m.Today.Month()), m.South())
 	if a := c.Now().Act; a != nil {
 		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Pressure, a.Drought, a.BadYear, a.CalciumLow
 		if a.Dormant != nil {
@@ -66,7 +66,7 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if err != nil {
 		return CaseAdvice{}, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return CaseAdvice{}, err
 	}
@@ -77,11 +77,11 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if a.Worked, err = s.worked(ctx, c.Verdict.Cause); err != nil || len(chosen) == 0 {
 		return a, err
 	}
-	a.Combine, a.Apart = remedy.Choose(s.Base(), s.CauseOf(&c), a.Advice, sit, chosen)
+	a.Combine, a.Apart = remedy.Choose(m.Book, CauseOf(m.Book, &c), a.Advice, sit, chosen)
 	return a, nil
 }
 
-func (s *Service) advice(m settings.Moment, c *Case) (CaseAdvice, remedy.Situation, error) {
+func (s *Service) advice(m Moment, c *Case) (CaseAdvice, remedy.Situation, error) {
 	if c.Verdict == nil || c.Verdict.Cause == "" {
 		return CaseAdvice{}, remedy.Situation{}, fault.New("verdict", "nothing can be advised before it is known what it is", "settle the verdict, or send the sample on")
 	}
@@ -89,7 +89,7 @@ func (s *Service) advice(m settings.Moment, c *Case) (CaseAdvice, remedy.Situati
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	a, err := remedy.Advise(s.Base(), c.Verdict.Cause, sit)
+	a, err := remedy.Advise(m.Book, c.Verdict.Cause, sit)
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
@@ -107,7 +107,7 @@ func (s *Service) advice(m settings.Moment, c *Case) (CaseAdvice, remedy.Situati
 		out.Weather = fmt.Sprintf("%s, evening %.0f °C", s.WeatherFrom(air), *sit.TempC)
 	}
 	for _, t := range c.Intake.Treated {
-		if text := s.unmatched(t); text != "" {
+		if text := s.unmatched(m.Book, t); text != "" {
 			out.Unknown = append(out.Unknown, text)
 		}
 	}
@@ -115,7 +115,7 @@ func (s *Service) advice(m settings.Moment, c *Case) (CaseAdvice, remedy.Situati
 }
 
 // unmatched says what is not known of an earlier spray, "" when it is known.
-func (s *Service) unmatched(t casefile.Treated) string {
+func (s *Service) unmatched(b *knowledge.Base, t casefile.Treated) string {
 	switch {
 	case t.Remedy != "":
 		return ""
@@ -124,7 +124,7 @@ func (s *Service) unmatched(t casefile.Treated) string {
 	}
 	names := []string{}
 	for _, id := range t.CouldBe {
-		if r := s.Base().Remedy(id); r != nil {
+		if r := b.Remedy(id); r != nil {
 			names = append(names, humanise.InSentence(r.Name))
 		}
 	}
@@ -137,14 +137,14 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 	if len(ids) == 0 {
 		return View{}, fault.New("remedies", "nothing is chosen", `choose at least one; "leave it and watch" is one`)
 	}
-	return s.Change(ctx, who, id, from, "remedy", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(m Moment, c *Case) (string, error) {
 		if err := s.mayUse(m, c, ids); err != nil {
 			return "", err
 		}
 		c.HouseSeen = &m.Version
 		names := []string{}
 		for _, r := range ids {
-			names = append(names, s.Base().Remedy(r).Name)
+			names = append(names, m.Book.Remedy(r).Name)
 		}
 		c.Treat(casefile.Treatment{Remedies: ids, Note: humanise.Text(note), By: who.Name})
 		return strings.Join(names, ", "), nil
@@ -152,7 +152,7 @@ func (s *Service) SetTreatment(ctx context.Context, who Person, id string, from 
 }
 
 // mayUse names every chosen remedy that is not allowed for this case today.
-func (s *Service) mayUse(m settings.Moment, c *Case, ids []string) error {
+func (s *Service) mayUse(m Moment, c *Case, ids []string) error {
 	a, sit, err := s.advice(m, c)
 	if err != nil {
 		return err
@@ -172,21 +172,21 @@ func (s *Service) mayUse(m settings.Moment, c *Case, ids []string) error {
 		}
 		seen[rid] = true
 	}
-	l.AddErr("", remedy.CheckCombination(s.Base(), sit, ids))
+	l.AddErr("", remedy.CheckCombination(m.Book, sit, ids))
 	return l.Err()
 }
 
 // SetSchools lets a case answer a question of the trade in its own way; an
 // empty answer goes back to the house's.
 func (s *Service) SetSchools(ctx context.Context, who Person, id string, from int, school, option string) (View, error) {
-	x := s.Base().School(school)
-	if x == nil {
-		return View{}, fault.New("school", fmt.Sprintf("%q is not a question of the herbarium", school), "use an id from kb list schools")
-	}
-	if option != "" && x.Option(option) == nil {
-		return View{}, fault.New("option", fmt.Sprintf("%q is not an answer to it", option), "use one of its options, or none for the house's own")
-	}
-	return s.Change(ctx, who, id, from, "remedy", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "remedy", func(m Moment, c *Case) (string, error) {
+		x := m.Book.School(school)
+		if x == nil {
+			return "", fault.New("school", fmt.Sprintf("%q is not a question of the herbarium", school), "use an id from kb list schools")
+		}
+		if option != "" && x.Option(option) == nil {
+			return "", fault.New("option", fmt.Sprintf("%q is not an answer to it", option), "use one of its options, or none for the house's own")
+		}
 		next := map[string]string{}
 		for k, v := range c.Schools {
 			next[k] = v

@@ -12,7 +12,6 @@ import (
 	"botanik/core/knowledge"
 	"botanik/internal/accounts"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 )
 
 // VerdictInput is what the advisor says it is.
@@ -27,7 +26,7 @@ type VerdictInput struct {
 // advisor; one that replaces another keeps the reason for the change.
 func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from int, in VerdictInput) (View, error) {
 	in.Note = humanise.Text(in.Note)
-	return s.Change(ctx, who, id, from, "verdict", func(m settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "verdict", func(m Moment, c *Case) (string, error) {
 		if c.Now().Handover != nil && !who.May(accounts.ChangeHanded) {
 			return "", fault.New("verdict", "it is handed over", "ask an advisor to change it")
 		}
@@ -35,7 +34,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if err != nil {
 			return "", err
 		}
-		if err := s.checkVerdict(c, rank, in); err != nil {
+		if err := s.checkVerdict(m.Book, c, rank, in); err != nil {
 			return "", err
 		}
 		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(accounts.SettleVerdicts)}
@@ -52,7 +51,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 			c.Clear(casework.SecVerdict, false)
 		}
 		c.Verdict = &v
-		return verdictLine(v, s.Base().Cause(in.Cause)) + again, nil
+		return verdictLine(v, m.Book.Cause(in.Cause)) + again, nil
 	})
 }
 
@@ -73,10 +72,10 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 	return text
 }
 
-func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInput) error {
+func (s *Service) checkVerdict(b *knowledge.Base, c *Case, rank differential.Ranking, in VerdictInput) error {
 	var l fault.List
 	sure := in.Degree == differential.Settled || in.Degree == differential.Group
-	k := s.Base().Cause(in.Cause)
+	k := b.Cause(in.Cause)
 	switch {
 	case in.Degree == "undetermined" && in.Cause != "":
 		l.Add("cause", "an undetermined verdict names no cause", "leave the cause out, or choose another degree")
@@ -89,7 +88,7 @@ func (s *Service) checkVerdict(c *Case, rank differential.Ranking, in VerdictInp
 	case k != nil && sure && len(rank.Alarms) > 0 && rank.Alarms[0].Kind != differential.AlarmHelper && rank.Alarms[0].Cause != in.Cause:
 		l.Add("degree", "an alarm stands: "+rank.Alarms[0].Text, "look at what rules it out, or make it likely")
 	}
-	if in.Also != "" && (s.Base().Cause(in.Also) == nil || in.Also == in.Cause) {
+	if in.Also != "" && (b.Cause(in.Also) == nil || in.Also == in.Cause) {
 		l.Add("also", fmt.Sprintf("%q is not another cause of the herbarium", in.Also), "choose a second cause, or leave it out")
 	}
 	if old := c.Verdict; old != nil && old.Cause != in.Cause && in.Note == "" {
@@ -104,7 +103,7 @@ func (s *Service) Review(ctx context.Context, who Person, id string, from int, a
 		return View{}, ErrForbidden
 	}
 	note = humanise.Text(note)
-	return s.Change(ctx, who, id, from, "review", func(_ settings.Moment, c *Case) (string, error) {
+	return s.Change(ctx, who, id, from, "review", func(_ Moment, c *Case) (string, error) {
 		if c.Verdict == nil || !c.Verdict.NeedsReview {
 			return "", fault.New("verdict", "no verdict waits for review", "nothing to do here")
 		}

@@ -12,7 +12,6 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/casefile"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -81,7 +80,7 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 	if err != nil {
 		return View{}, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return View{}, err
 	}
@@ -89,19 +88,19 @@ func (s *Service) View(ctx context.Context, id string) (View, error) {
 }
 
 // ViewOf is a case as a page shows it, with what its looks say.
-func (s *Service) ViewOf(ctx context.Context, m settings.Moment, c *Case) (View, error) {
+func (s *Service) ViewOf(ctx context.Context, m Moment, c *Case) (View, error) {
 	rank, err := s.rank(ctx, m, c)
 	if err != nil {
 		return View{}, err
 	}
-	f, r := s.Facts(&c.Doc), c.Now()
+	f, r := s.Facts(m.Book, &c.Doc), c.Now()
 	v := View{
 		ID: c.ID, Number: c.Number, Version: c.Version, Stage: c.Stage, CreatedAt: c.CreatedAt, UpdatedAt: c.UpdatedAt,
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
-		Reading: rank, Spoken: s.spoken(c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), Release: r.Trainee, HouseNews: []string{},
+		Reading: rank, Spoken: s.spoken(m.Book, c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), Release: r.Trainee, HouseNews: []string{},
 	}
-	v.Unusual = season.Unusual(season.Sample{Host: s.Base().Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
+	v.Unusual = season.Unusual(season.Sample{Host: m.Book.Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {
 		v.Doses = []casefile.KeptDose{}
 	}
@@ -114,21 +113,21 @@ func (s *Service) ViewOf(ctx context.Context, m settings.Moment, c *Case) (View,
 		v.MayUndo = e.Text
 	}
 	if c.Verdict != nil && c.Closing == nil && r.Treatment != nil && c.HouseSeen != nil {
-		v.HouseNews, err = s.House.News(ctx, m, *c.HouseSeen)
+		v.HouseNews, err = s.House.News(ctx, m.Moment, *c.HouseSeen)
 	}
 	return v, err
 }
 
 // spoken are the states the grower's story speaks of, of findings nobody answered.
-func (s *Service) spoken(c *Case) []knowledge.Spoken {
-	return slices.DeleteFunc(s.Base().SpokenOf(c.Intake.Story), func(x knowledge.Spoken) bool {
+func (s *Service) spoken(b *knowledge.Base, c *Case) []knowledge.Spoken {
+	return slices.DeleteFunc(b.SpokenOf(c.Intake.Story), func(x knowledge.Spoken) bool {
 		return slices.ContainsFunc(c.Looks, func(l casefile.LookRecord) bool { return l.Finding == x.Finding })
 	})
 }
 
 // rank is what the looks say, by what is known before looking: the plant, the
 // season and place, and what this desk itself settled lately.
-func (s *Service) rank(ctx context.Context, m settings.Moment, c *Case) (differential.Ranking, error) {
+func (s *Service) rank(ctx context.Context, m Moment, c *Case) (differential.Ranking, error) {
 	set := differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
 	var err error
 	if set.Desk, err = s.prior(ctx, m.Today); err != nil {
@@ -138,7 +137,7 @@ func (s *Service) rank(ctx context.Context, m settings.Moment, c *Case) (differe
 	for i, l := range c.Looks {
 		looks[i] = l.Look
 	}
-	return s.Engine().Rank(set, looks), nil
+	return m.Engine().Rank(set, looks), nil
 }
 
 // experience is what the desk settled lately, each cause with its faded weight,
@@ -174,18 +173,18 @@ func (s *Service) prior(ctx context.Context, today civil.Day) (map[string]float6
 }
 
 // Facts are what of a case its stage hangs on.
-func (s *Service) Facts(d *casefile.Doc) casework.Facts {
+func (s *Service) Facts(b *knowledge.Base, d *casefile.Doc) casework.Facts {
 	r := d.Now()
 	f := casework.Facts{Looks: len(d.Looks), HandedOver: r.Handover != nil, Closed: d.Closing != nil, Act: r.Act != nil, Mix: r.Mix != nil, Days: r.Days != nil}
 	if v := d.Verdict; v != nil {
 		f.Verdict, f.Degree, f.NeedsReview = true, v.Degree, v.NeedsReview
-		k := s.Base().Cause(v.Cause)
+		k := b.Cause(v.Cause)
 		f.Refer = v.Degree == "undetermined" || k != nil && k.Regulated != ""
 	}
 	if t := r.Treatment; t != nil {
 		f.Remedy = len(t.Remedies) > 0
 		for _, id := range t.Remedies {
-			if k := s.Base().Remedy(id); k != nil {
+			if k := b.Remedy(id); k != nil {
 				f.NeedsMix = f.NeedsMix || len(k.Rates) > 0
 				f.NeedsDays = f.NeedsDays || k.RepeatMin > 0
 			}
@@ -195,9 +194,9 @@ func (s *Service) Facts(d *casefile.Doc) casework.Facts {
 }
 
 // TagOf is a case as its tag in a tray.
-func (s *Service) TagOf(r store.Case) Tag {
+func (s *Service) TagOf(b *knowledge.Base, r store.Case) Tag {
 	t := Tag{ID: r.ID, Number: r.Number, Stage: casework.Stage(r.Stage), Plant: r.Plant, Place: r.Place, Grower: r.Grower, Line: r.Story, Urgency: r.Urgency, Certainty: r.Certainty, Cause: r.Cause, Degree: r.Degree, AskOn: r.AskOn, CreatedAt: store.ParseTime(r.CreatedAt), Version: r.Version, Keeper: r.Keeper}
-	if k := s.Base().Cause(r.Cause); k != nil {
+	if k := b.Cause(r.Cause); k != nil {
 		t.CauseName = k.Name
 	}
 	return t
@@ -205,9 +204,9 @@ func (s *Service) TagOf(r store.Case) Tag {
 
 // TagsOf are rows as tags.
 func (s *Service) TagsOf(rows []store.Case) []Tag {
-	out := make([]Tag, 0, len(rows))
+	out, b := make([]Tag, 0, len(rows)), s.Base()
 	for _, r := range rows {
-		out = append(out, s.TagOf(r))
+		out = append(out, s.TagOf(b, r))
 	}
 	return out
 }

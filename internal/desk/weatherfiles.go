@@ -35,7 +35,7 @@ const startShown = 6
 
 // ReadWeather reads a file and keeps nothing. Errors are hourly.Read's.
 func (s *Service) ReadWeather(ctx context.Context, in WeatherInput) (WeatherReading, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return WeatherReading{}, err
 	}
@@ -117,7 +117,7 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 
 // WeatherFiles are those brought in, newest first.
 func (s *Service) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return nil, err
 	}

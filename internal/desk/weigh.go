@@ -13,7 +13,6 @@ import (
 	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/scouting"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -27,16 +26,16 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 	if err != nil {
 		return Weighed{}, err
 	}
-	k := s.CauseOf(&c)
-	if k == nil {
-		return Weighed{}, fault.New("verdict", "there is no verdict to hold a count against", "settle the verdict first")
-	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Weighed{}, err
 	}
+	k := CauseOf(m.Book, &c)
+	if k == nil {
+		return Weighed{}, fault.New("verdict", "there is no verdict to hold a count against", "settle the verdict first")
+	}
 	said := in.Degree != ""
-	seen := s.degreeSeen(&c, k)
+	seen := s.degreeSeen(m.Book, &c, k)
 	if in.Degree == "" && seen != nil {
 		in.Degree = seen.Degree
 	}
@@ -44,7 +43,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 	if err != nil {
 		return Weighed{}, err
 	}
-	out := Weighed{Threshold: q.Threshold, Borne: borneText(k, m.Rules.Borne[k.ID]), Sampling: s.Base().SamplingOf(q.Threshold.Unit), Before: q.Before, Here: []Favours{}, Else: []string{}, Stages: s.stagesSeen(&c, k), Seen: seen}
+	out := Weighed{Threshold: q.Threshold, Borne: borneText(k, m.Rules.Borne[k.ID]), Sampling: m.Book.SamplingOf(q.Threshold.Unit), Before: q.Before, Here: []Favours{}, Else: []string{}, Stages: s.stagesSeen(m.Book, &c, k), Seen: seen}
 	if out.LastYear, err = s.lastYear(ctx, m, &c); err != nil {
 		return Weighed{}, err
 	}
@@ -82,7 +81,7 @@ func (s *Service) Weigh(ctx context.Context, id string, in Counted) (Weighed, er
 		}
 		out.Severity = &sev
 	}
-	s.whyHere(&c, k, &out)
+	s.whyHere(m, &c, k, &out)
 	return out, s.wetHere(m, &c, k, &out)
 }
 
@@ -110,14 +109,14 @@ func threshold(k *knowledge.Cause, own remedy.Borne) scouting.Threshold {
 }
 
 // question is the case as a decision sees it; said when the advisor gave the degree.
-func (s *Service) question(m settings.Moment, c *Case, k *knowledge.Cause, in Counted, said bool) (scouting.Question, error) {
+func (s *Service) question(m Moment, c *Case, k *knowledge.Cause, in Counted, said bool) (scouting.Question, error) {
 	q := scouting.Question{
 		Kind: k.Kind, Virus: k.Class == "virus", Regulated: k.Regulated != "", LabOnly: k.LabOnly != "",
 		Doubt: slices.Contains([]string{"open", "undetermined"}, c.Verdict.Degree), Threshold: threshold(k, m.Rules.Borne[k.ID]),
-		Count: in.tally(), Degree: in.Degree, BadYear: in.BadYear, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft,
+		Count: in.tally(m.Book), Degree: in.Degree, BadYear: in.BadYear, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft,
 		Form: c.Intake.Form, Under: remedy.Sheltered(c.Intake.Place), Month: int(m.Today.Month()), Before: s.earlierCounts(m, c),
 	}
-	if h := s.Base().Host(c.Intake.Host); h != nil {
+	if h := m.Book.Host(c.Intake.Host); h != nil {
 		q.Form = h.Form
 	}
 	if q.Standard == "" && c.Intake.Edible {
@@ -150,7 +149,7 @@ func (s *Service) question(m settings.Moment, c *Case, k *knowledge.Cause, in Co
 }
 
 // youngMonths are the months in which the young of a pest walk, as the seasons fall here.
-func youngMonths(m settings.Moment, k *knowledge.Cause) []int {
+func youngMonths(m Moment, k *knowledge.Cause) []int {
 	out := []int{}
 	for _, month := range k.Crawlers { // written for the northern year
 		if m.South() {
@@ -162,8 +161,8 @@ func youngMonths(m settings.Moment, k *knowledge.Cause) []int {
 }
 
 // firstYoung is the next month in which they do, 0 where none is known.
-func (s *Service) firstYoung(m settings.Moment, c *Case) int {
-	k := s.CauseOf(c)
+func (s *Service) firstYoung(m Moment, c *Case) int {
+	k := CauseOf(m.Book, c)
 	if k == nil {
 		return 0
 	}
@@ -177,7 +176,7 @@ func (s *Service) firstYoung(m settings.Moment, c *Case) int {
 }
 
 // earlierCounts are what was counted on this case before today, newest last.
-func (s *Service) earlierCounts(m settings.Moment, c *Case) []scouting.Past {
+func (s *Service) earlierCounts(m Moment, c *Case) []scouting.Past {
 	out := []scouting.Past{}
 	add := func(day civil.Day, counts []int) {
 		sum, err := scouting.Summarise(counts)
@@ -206,7 +205,7 @@ const (
 
 // lastYear says of the same trouble of this grower's on the same plant, the year
 // before; empty where there was none.
-func (s *Service) lastYear(ctx context.Context, m settings.Moment, c *Case) (string, error) {
+func (s *Service) lastYear(ctx context.Context, m Moment, c *Case) (string, error) {
 	rows, err := s.Store.CasesOf(ctx, c.Intake.Person, MostEarlier)
 	if err != nil {
 		return "", err
@@ -225,10 +224,10 @@ func (s *Service) lastYear(ctx context.Context, m settings.Moment, c *Case) (str
 const MostEarlier = 50
 
 // stagesSeen are the stages of a pest that a look already found.
-func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {
+func (s *Service) stagesSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) []string {
 	out := []string{}
 	for _, l := range c.Looks {
-		f := s.Base().Finding(l.Finding)
+		f := b.Finding(l.Finding)
 		if f == nil || l.Not || l.Instrument == differential.FromHistory || !slices.Contains(k.Stages, f.Stage) || slices.Contains(out, f.Stage) {
 			continue
 		}
@@ -241,11 +240,11 @@ func (s *Service) stagesSeen(c *Case, k *knowledge.Cause) []string {
 
 // degreeSeen is the heaviest that a look says of a trouble that brings it; nil where
 // none does. What only the grower tells counts for nothing here.
-func (s *Service) degreeSeen(c *Case, k *knowledge.Cause) *SeenDegree {
+func (s *Service) degreeSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) *SeenDegree {
 	order := []string{"", "light", "moderate", "heavy"}
 	var out *SeenDegree
 	for _, l := range c.Looks {
-		f := s.Base().Finding(l.Finding)
+		f := b.Finding(l.Finding)
 		if f == nil || l.Not || l.Instrument == differential.FromHistory || k.Findings[l.Finding] == nil {
 			continue
 		}
@@ -262,18 +261,18 @@ func (s *Service) degreeSeen(c *Case, k *knowledge.Cause) *SeenDegree {
 
 // whyHere ranks what was said and seen of the plant that favours the trouble and that
 // somebody can change; what else favours it stands after.
-func (s *Service) whyHere(c *Case, k *knowledge.Cause, out *Weighed) {
+func (s *Service) whyHere(m Moment, c *Case, k *knowledge.Cause, out *Weighed) {
 	looks := make([]differential.Look, len(c.Looks))
 	for i, l := range c.Looks {
 		looks[i] = l.Look
 	}
-	about, ok := s.Engine().Explain(looks, k.ID)
+	about, ok := m.Engine().Explain(looks, k.ID)
 	if !ok {
 		return
 	}
 	for _, w := range about.For { // strongest first
 		for _, l := range looks {
-			f := s.Base().Finding(l.Finding)
+			f := m.Book.Finding(l.Finding)
 			if l.Finding != w.Finding || l.Not || f == nil {
 				continue
 			}
@@ -291,11 +290,11 @@ const wetLately = 14
 
 // wetHere adds the last spell of wet leaves that let a disease in, where the plant
 // stands out of doors.
-func (s *Service) wetHere(m settings.Moment, c *Case, k *knowledge.Cause, out *Weighed) error {
+func (s *Service) wetHere(m Moment, c *Case, k *knowledge.Cause, out *Weighed) error {
 	if remedy.Sheltered(c.Intake.Place) {
 		return nil
 	}
-	for _, x := range s.Base().Infections {
+	for _, x := range m.Book.Infections {
 		if !slices.Contains(x.Causes, k.ID) {
 			continue
 		}

@@ -195,7 +195,7 @@ func (s *Server) sessionRoutes() {
 }
 
 func (s *Server) session(ctx context.Context, p desk.Person, csrf string) (sessionBody, error) {
-	m, err := s.desk.House.Moment(ctx)
+	m, err := s.desk.Moment(ctx)
 	return sessionBody{p, p.Deeds(), csrf, shown(p, m.Identity), m.Today.String()}, err
 }
 

@@ -15,7 +15,6 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/handout"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -40,7 +39,7 @@ func (s *Service) SheetByToken(ctx context.Context, token string) (casefile.Shee
 // whatever is being worked out on the bench. ErrNotFound when there is none, when its
 // time is over, or when the desk took it back.
 func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return GrowerPage{}, err
 	}
@@ -75,7 +74,7 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 	return out, nil
 }
 
-func (s *Service) byToken(ctx context.Context, m settings.Moment, token string) (desk.Case, error) {
+func (s *Service) byToken(ctx context.Context, m desk.Moment, token string) (desk.Case, error) {
 	if len(token) < 20 {
 		return desk.Case{}, desk.ErrNotFound
 	}
@@ -116,7 +115,7 @@ const (
 // Tell takes what a grower tells on their page: ticks, a word, a recount, a note, a picture;
 // all of it or, with an error that names the field, nothing. It comes up in Rounds.
 func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return err
 	}
@@ -205,7 +204,7 @@ func (s *Service) report(ctx context.Context, c *desk.Case, in TellInput, told d
 	if says || len(photos) > 0 {
 		kind = "followup"
 	}
-	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m settings.Moment, c *desk.Case) (string, error) {
+	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m desk.Moment, c *desk.Case) (string, error) {
 		lines := []string{}
 		if c.Page != nil && in.Done != nil {
 			p := *c.Page
@@ -240,7 +239,7 @@ func (s *Service) EndPage(ctx context.Context, who desk.Person, id string, from 
 	if !who.May(accounts.TakePageBack) {
 		return desk.View{}, desk.ErrForbidden
 	}
-	return s.Change(ctx, who, id, from, "page", func(_ settings.Moment, c *desk.Case) (string, error) {
+	return s.Change(ctx, who, id, from, "page", func(_ desk.Moment, c *desk.Case) (string, error) {
 		if c.Page == nil || c.Page.Ended {
 			return "", fault.New("", "there is no page to take back", "hand it over first")
 		}

@@ -25,7 +25,7 @@ func (s *Service) Send(ctx context.Context, who desk.Person, id, kind string) ([
 	if err != nil {
 		return nil, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return nil, err
 	}
@@ -55,7 +55,7 @@ func (s *Service) Send(ctx context.Context, who desk.Person, id, kind string) ([
 }
 
 // queue writes a message down once; one that says the same was written before: well.
-func (s *Service) queue(ctx context.Context, m settings.Moment, c *desk.Case, kind, once, what string) error {
+func (s *Service) queue(ctx context.Context, m desk.Moment, c *desk.Case, kind, once, what string) error {
 	msg, err := s.compose(ctx, m, c, kind, once, what)
 	if err == nil {
 		_, err = s.Store.AddMessage(ctx, msg)
@@ -64,7 +64,7 @@ func (s *Service) queue(ctx context.Context, m settings.Moment, c *desk.Case, ki
 }
 
 // compose is a message as it would be written, held at once where it cannot or may not go.
-func (s *Service) compose(ctx context.Context, m settings.Moment, c *desk.Case, kind, once, what string) (store.Message, error) {
+func (s *Service) compose(ctx context.Context, m desk.Moment, c *desk.Case, kind, once, what string) (store.Message, error) {
 	words, _, err := s.House.Templates(ctx)
 	if err != nil {
 		return store.Message{}, err

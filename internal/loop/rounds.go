@@ -6,11 +6,9 @@ import (
 	"strings"
 
 	"botanik/core/casework"
-	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -39,7 +37,7 @@ const (
 
 // Rounds gathers the queue.
 func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Rounds{}, err
 	}
@@ -60,7 +58,7 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 				continue
 			}
 			seen[r.ID] = true
-			row, err := s.roundRow(r, m.Today, kind)
+			row, err := s.roundRow(m, r, kind)
 			if err != nil {
 				return err
 			}
@@ -103,8 +101,8 @@ func (s *Service) Rounds(ctx context.Context) (Rounds, error) {
 	return out, nil
 }
 
-func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow, error) {
-	a, err := s.AskAbout(r, today)
+func (s *Service) roundRow(m desk.Moment, r store.Case, kind string) (RoundRow, error) {
+	a, err := s.AskAbout(m.Book, r, m.Today)
 	if err != nil {
 		return RoundRow{}, err
 	}
@@ -118,7 +116,7 @@ func (s *Service) roundRow(r store.Case, today civil.Day, kind string) (RoundRow
 		row.Told = strings.Trim(last.Word+"; "+last.Note, "; ")
 	}
 	if kind == "" {
-		k := s.CauseOf(&c)
+		k := desk.CauseOf(m.Book, &c)
 		row.Kind = casework.RoundKind(casework.QueueState{
 			Unread: last != nil && last.Unread, Silences: row.Silent, Regulated: k != nil && k.Regulated != "",
 			Heard: last != nil && !last.Silent && last.Next != nil, Late: a.Late,
@@ -155,7 +153,7 @@ func (s *Service) TakeNext(ctx context.Context, who desk.Person, id string, from
 	case "call", "refer":
 		return desk.View{}, fault.New("next", "that is for a person: telephone, or send it on", "write down what came of it")
 	default:
-		return s.Change(ctx, who, id, from, "round", func(m settings.Moment, c *desk.Case) (string, error) {
+		return s.Change(ctx, who, id, from, "round", func(m desk.Moment, c *desk.Case) (string, error) {
 			c.Begin()
 			c.Clear(casework.Reopens[move], true)
 			if move != "repeat" {

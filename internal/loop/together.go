@@ -14,7 +14,6 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/handout"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -49,7 +48,7 @@ const mostTogether = 12
 
 // JointHandout gathers what else of a case's grower could be handed over, and what was.
 func (s *Service) JointHandout(ctx context.Context, id string) (JointHandout, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return JointHandout{}, err
 	}
@@ -68,11 +67,11 @@ func (s *Service) JointHandout(ctx context.Context, id string) (JointHandout, er
 		}
 		switch st := casework.Stage(r.Stage); st {
 		case casework.Ready:
-			out.Ready = append(out.Ready, s.TagOf(r))
+			out.Ready = append(out.Ready, s.TagOf(m.Book, r))
 		case casework.Waiting, casework.Bench:
-			out.NotYet = append(out.NotYet, NotYet{s.TagOf(r), "still on the bench"})
+			out.NotYet = append(out.NotYet, NotYet{s.TagOf(m.Book, r), "still on the bench"})
 		case casework.Review:
-			out.NotYet = append(out.NotYet, NotYet{s.TagOf(r), "waits for an advisor's word"})
+			out.NotYet = append(out.NotYet, NotYet{s.TagOf(m.Book, r), "waits for an advisor's word"})
 		}
 	}
 	with := []string{}
@@ -184,7 +183,7 @@ func (s *Service) HandOverTogether(ctx context.Context, who desk.Person, cases [
 	if len(cases) < 2 || len(cases) > mostTogether {
 		return desk.View{}, fault.New("cases", fmt.Sprintf("are %d", len(cases)), fmt.Sprintf("hand over 2 to %d together", mostTogether))
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return desk.View{}, err
 	}
@@ -222,7 +221,7 @@ func (s *Service) HandOverTogether(ctx context.Context, who desk.Person, cases [
 
 // linksTogether are the addresses of what was handed over together, each with its plant, and
 // a name for the set; empty where it was one case alone.
-func (s *Service) linksTogether(ctx context.Context, m settings.Moment, c *desk.Case) (links, once string, err error) {
+func (s *Service) linksTogether(ctx context.Context, m desk.Moment, c *desk.Case) (links, once string, err error) {
 	h := c.Now().Handover
 	if h == nil || len(h.With) < 2 || m.Public == "" {
 		return "", "", nil

@@ -14,7 +14,6 @@ import (
 	"botanik/core/remedy"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -23,12 +22,12 @@ import (
 // and on the grower's page. It answers how many cases changed. A case that somebody changes
 // at the same moment is left for the next time.
 func (s *Service) RescheduleForWeather(ctx context.Context) (int, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return 0, err
 	}
 	ids := []string{}
-	for _, r := range s.Base().Remedies {
+	for _, r := range m.Book.Remedies {
 		if r.Kind == "product" {
 			ids = append(ids, r.ID)
 		}
@@ -57,7 +56,7 @@ func (s *Service) RescheduleForWeather(ctx context.Context) (int, error) {
 }
 
 // turn moves the days of one case.
-func (s *Service) turn(ctx context.Context, m settings.Moment, id string) (bool, error) {
+func (s *Service) turn(ctx context.Context, m desk.Moment, id string) (bool, error) {
 	c, err := s.Read(ctx, id)
 	if err != nil {
 		return false, err
@@ -66,7 +65,7 @@ func (s *Service) turn(ctx context.Context, m settings.Moment, id string) (bool,
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m settings.Moment, c *desk.Case) (string, error) {
+	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m desk.Moment, c *desk.Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
 	if err != nil || x.Same {
@@ -87,7 +86,7 @@ func (s *Service) turn(ctx context.Context, m settings.Moment, id string) (bool,
 }
 
 // turned is what the weather asks of the days of a case that was handed over.
-func (s *Service) turned(m settings.Moment, c *desk.Case) ([]lifecycle.Move, []civil.Day, error) {
+func (s *Service) turned(m desk.Moment, c *desk.Case) ([]lifecycle.Move, []civil.Day, error) {
 	r := c.Now()
 	if r.Handover == nil || r.Days == nil || r.Treatment == nil || c.Closing != nil || c.Page == nil {
 		return nil, nil, nil
@@ -105,7 +104,7 @@ func (s *Service) turned(m settings.Moment, c *desk.Case) ([]lifecycle.Move, []c
 
 // putOff writes moved days into the round, what it put on, the day to ask and the grower's
 // page, and says so.
-func (s *Service) putOff(m settings.Moment, c *desk.Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
+func (s *Service) putOff(m desk.Moment, c *desk.Case, moves []lifecycle.Move, days []civil.Day) (string, error) {
 	r := c.Now()
 	was := r.Days.On
 	d := *r.Days

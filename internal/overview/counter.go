@@ -12,7 +12,6 @@ import (
 	"botanik/core/sprayday"
 	"botanik/core/weather"
 	"botanik/internal/desk"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -51,7 +50,7 @@ const trayLimit = 40
 
 // Today gathers the counter: the trays, who to ask, and notices.
 func (s *Service) Today(ctx context.Context) (Today, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Today{}, err
 	}
@@ -90,7 +89,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	}
 	out.Counts.Ask = due
 	for _, r := range rows {
-		a, err := s.AskAbout(r, m.Today)
+		a, err := s.AskAbout(m.Book, r, m.Today)
 		if err != nil {
 			return Today{}, err
 		}
@@ -109,10 +108,10 @@ func (s *Service) forecast(d weather.Day) string {
 
 // notices: regulated suspects on the bench, a surge of one cause this week
 // against its usual week, and whether this evening suits spraying.
-func (s *Service) notices(ctx context.Context, out *Today, m settings.Moment) error {
+func (s *Service) notices(ctx context.Context, out *Today, m desk.Moment) error {
 	day := m.Today
 	for _, t := range slices.Concat(out.Bench, out.Ready) {
-		if k := s.Base().Cause(t.Cause); k != nil && k.Regulated != "" {
+		if k := m.Book.Cause(t.Cause); k != nil && k.Regulated != "" {
 			out.Notices = append(out.Notices, Notice{"regulated", "Regulated suspect on the bench: " + t.Number + ".", "Keep it bagged and apart; it goes to the authority.", t.ID})
 		}
 	}
@@ -121,7 +120,7 @@ func (s *Service) notices(ctx context.Context, out *Today, m settings.Moment) er
 		return err
 	}
 	for _, x := range surges {
-		if k := s.Base().Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
+		if k := m.Book.Cause(x.Cause); k != nil && (k.Kind == "pest" || k.Kind == "disease") {
 			out.Notices = append(out.Notices, Notice{Kind: "surge", Bold: fmt.Sprintf("%d of %s in %s.", x.N, k.Name, map[int]string{1: "a week", 2: "two weeks"}[x.Weeks]), Text: fmt.Sprintf("The desk would expect %.0f. Ask others with the same plant to look.", x.Usual)})
 		}
 	}
@@ -159,7 +158,7 @@ func (s *Service) notices(ctx context.Context, out *Today, m settings.Moment) er
 }
 
 // eveningNotice tells of an evening that suits spraying, by the same rule as Spray days.
-func (s *Service) eveningNotice(m settings.Moment, out *Today) error {
+func (s *Service) eveningNotice(m desk.Moment, out *Today) error {
 	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(2).Midnight(m.Clock))
 	if err != nil {
 		return err
@@ -191,7 +190,7 @@ const lostBack = 3
 
 // wetAhead tells of wet leaves that let a disease in within days, where a case in a tray
 // or to be asked about has it: what protects has to lie on the leaf before.
-func (s *Service) wetAhead(m settings.Moment, out *Today) error {
+func (s *Service) wetAhead(m desk.Moment, out *Today) error {
 	watched := slices.Concat(out.Waiting, out.Bench, out.Ready)
 	for _, a := range out.Ask {
 		watched = append(watched, a.Tag)
@@ -200,7 +199,7 @@ func (s *Service) wetAhead(m settings.Moment, out *Today) error {
 	if err != nil {
 		return err
 	}
-	for _, x := range s.Base().Infections {
+	for _, x := range m.Book.Infections {
 		with := []desk.Tag{}
 		for _, t := range watched {
 			if slices.Contains(x.Causes, t.Cause) && !remedy.Sheltered(t.Place) {

@@ -10,6 +10,7 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/humanise"
+	"botanik/core/knowledge"
 	"botanik/core/season"
 	"botanik/internal/desk"
 	"botanik/internal/store"
@@ -53,7 +54,7 @@ type DayOfPerson struct {
 
 // Day sums a day up; today where none is named. Errors name day.
 func (s *Service) Day(ctx context.Context, iso string) (DaySummary, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return DaySummary{}, err
 	}
@@ -76,11 +77,11 @@ func (s *Service) Day(ctx context.Context, iso string) (DaySummary, error) {
 	} else if last != "" {
 		out.Before = civil.Of(store.ParseTime(last), m.Clock).String()
 	}
-	s.sumUp(&out, deeds)
+	s.sumUp(m.Book, &out, deeds)
 	return out, nil
 }
 
-func (s *Service) sumUp(out *DaySummary, deeds []store.Activity) {
+func (s *Service) sumUp(b *knowledge.Base, out *DaySummary, deeds []store.Activity) {
 	by, looked, named := map[string]*DayOfPerson{}, map[string]map[string]bool{}, map[string]int{}
 	in, minutes := map[string]store.Activity{}, []float64{}
 	handed := map[string]bool{}
@@ -128,12 +129,12 @@ func (s *Service) sumUp(out *DaySummary, deeds []store.Activity) {
 		d := in[id]
 		named[d.Cause]++
 		if !handed[id] && d.Stage != "closed" && d.Stage != "handed" && d.Stage != "referred" {
-			out.Left = append(out.Left, s.TagOf(store.Case{ID: d.CaseID, Number: d.Number, Plant: d.Plant, Stage: d.Stage, Cause: d.Cause, Degree: d.Degree, CreatedAt: d.CreatedAt}))
+			out.Left = append(out.Left, s.TagOf(b, store.Case{ID: d.CaseID, Number: d.Number, Plant: d.Plant, Stage: d.Stage, Cause: d.Cause, Degree: d.Degree, CreatedAt: d.CreatedAt}))
 		}
 	}
 	for cause, n := range named {
 		name := "not known yet"
-		if k := s.Base().Cause(cause); k != nil {
+		if k := b.Cause(cause); k != nil {
 			name = humanise.InSentence(k.Name)
 		}
 		out.Named = append(out.Named, DayCount{cause, name, n})

@@ -11,10 +11,11 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/lifecycle"
 	"botanik/core/season"
 	"botanik/core/weather"
-	"botanik/internal/settings"
+	"botanik/internal/desk"
 	"botanik/internal/store"
 )
 
@@ -105,7 +106,7 @@ const (
 // SeasonOf looks some weeks over: the last year where no days are named. Errors name from or
 // to.
 func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Season{}, err
 	}
@@ -119,18 +120,18 @@ func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error)
 	if err != nil {
 		return Season{}, err
 	}
-	s.tally(&out, rows, season.WeeksOf(first, last))
+	s.tally(m.Book, &out, rows, season.WeeksOf(first, last))
 	if out.Before, err = s.Store.BroughtBetween(ctx, store.Stamp(first.Add(-yearOfDays).Midnight(m.Clock)), store.Stamp(last.Add(1-yearOfDays).Midnight(m.Clock))); err != nil {
 		return Season{}, err
 	}
-	for _, f := range []func(context.Context, settings.Moment, *Season, civil.Day, string, string) error{s.waited, s.advisedIn, s.mistakenIn, s.arrivals} {
+	for _, f := range []func(context.Context, desk.Moment, *Season, civil.Day, string, string) error{s.waited, s.advisedIn, s.mistakenIn, s.arrivals} {
 		if err := f(ctx, m, &out, last, begin, end); err != nil {
 			return Season{}, err
 		}
 	}
 	surges, err := s.surges(ctx, last)
 	for _, x := range surges {
-		out.Surges = append(out.Surges, NamedSurge{x, s.causeName(x.Cause)})
+		out.Surges = append(out.Surges, NamedSurge{x, causeName(m.Book, x.Cause)})
 	}
 	return out, err
 }
@@ -138,7 +139,7 @@ func (s *Service) SeasonOf(ctx context.Context, from, to string) (Season, error)
 // yearOfDays is a year of whole weeks.
 const yearOfDays = 364
 
-func stretch(m settings.Moment, from, to string) (first, last civil.Day, err error) {
+func stretch(m desk.Moment, from, to string) (first, last civil.Day, err error) {
 	var l fault.List
 	last = m.Today
 	if to != "" {
@@ -162,8 +163,8 @@ func stretch(m settings.Moment, from, to string) (first, last civil.Day, err err
 	return first, last, l.Err()
 }
 
-func (s *Service) causeName(id string) string {
-	switch k := s.Base().Cause(id); {
+func causeName(b *knowledge.Base, id string) string {
+	switch k := b.Cause(id); {
 	case id == "" || id == season.Undetermined:
 		return "undetermined"
 	case k != nil:
@@ -173,7 +174,7 @@ func (s *Service) causeName(id string) string {
 }
 
 // tally puts what came in into bands, plants and squares.
-func (s *Service) tally(out *Season, rows []store.WeekTally, weeks []civil.Day) {
+func (s *Service) tally(b *knowledge.Base, out *Season, rows []store.WeekTally, weeks []civil.Day) {
 	settled, hosts, squares := []season.WeekCounts{}, map[string]int{}, map[string]map[string]int{}
 	for _, w := range weeks {
 		out.Weeks = append(out.Weeks, w.String())
@@ -202,20 +203,20 @@ func (s *Service) tally(out *Season, rows []store.WeekTally, weeks []civil.Day) 
 		}
 		squares[r.Square][cause] += r.N
 	}
-	for _, b := range season.Bands(settled, weeks, mostBands) {
-		nb := NamedBand{Band: b, Name: s.causeName(b.Key)}
-		switch k := s.Base().Cause(b.Key); {
+	for _, band := range season.Bands(settled, weeks, mostBands) {
+		nb := NamedBand{Band: band, Name: causeName(b, band.Key)}
+		switch k := b.Cause(band.Key); {
 		case k != nil:
 			nb.Kind = k.Kind
-		case b.Key == season.Other:
+		case band.Key == season.Other:
 			nb.Name = "all others"
-		case b.Key == season.Undetermined:
+		case band.Key == season.Undetermined:
 			nb.Name = "not known, or not yet"
 		}
 		out.Bands = append(out.Bands, nb)
 	}
 	out.Hosts = mostOf(hosts, mostHosts, func(id string) string {
-		if h := s.Base().Host(id); h != nil {
+		if h := b.Host(id); h != nil {
 			return h.Name
 		}
 		return "a plant the book does not know"
@@ -225,7 +226,7 @@ func (s *Service) tally(out *Season, rows []store.WeekTally, weeks []civil.Day) 
 		for _, n := range squares[sq] {
 			x.N += n
 		}
-		x.Most = mostOf(squares[sq], 3, s.causeName)
+		x.Most = mostOf(squares[sq], 3, func(id string) string { return causeName(b, id) })
 		out.Squares = append(out.Squares, x)
 	}
 }
@@ -239,7 +240,7 @@ func mostOf(counts map[string]int, most int, name func(string) string) []SeasonC
 	return out[:min(most, len(out))]
 }
 
-func (s *Service) waited(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) waited(ctx context.Context, _ desk.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.Waits(ctx, begin, end)
 	if err != nil {
 		return err
@@ -252,37 +253,37 @@ func (s *Service) waited(ctx context.Context, _ settings.Moment, out *Season, _ 
 	return nil
 }
 
-func (s *Service) advisedIn(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) advisedIn(ctx context.Context, m desk.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.AdvisedIn(ctx, begin, end)
 	if err != nil {
 		return err
 	}
 	for _, x := range rows {
 		w, ok := season.WorkedHere(x.Better, x.N)
-		if r := s.Base().Remedy(x.Remedy); ok && r != nil {
-			out.Advised = append(out.Advised, NamedAdvice{w, x.Cause, s.causeName(x.Cause), x.Remedy, r.Name})
+		if r := m.Book.Remedy(x.Remedy); ok && r != nil {
+			out.Advised = append(out.Advised, NamedAdvice{w, x.Cause, causeName(m.Book, x.Cause), x.Remedy, r.Name})
 		}
 	}
 	slices.SortStableFunc(out.Advised, func(a, b NamedAdvice) int { return cmp.Compare(b.N, a.N) })
 	return nil
 }
 
-func (s *Service) mistakenIn(ctx context.Context, _ settings.Moment, out *Season, _ civil.Day, begin, end string) error {
+func (s *Service) mistakenIn(ctx context.Context, m desk.Moment, out *Season, _ civil.Day, begin, end string) error {
 	rows, err := s.Store.MistakenIn(ctx, begin, end)
 	for _, r := range rows {
-		out.Mistaken = append(out.Mistaken, NamedMistake{r.Was, s.causeName(r.Was), r.Became, s.causeName(r.Became), r.N})
+		out.Mistaken = append(out.Mistaken, NamedMistake{r.Was, causeName(m.Book, r.Was), r.Became, causeName(m.Book, r.Became), r.N})
 	}
 	return err
 }
 
-func (s *Service) arrivals(ctx context.Context, m settings.Moment, out *Season, last civil.Day, _, _ string) error {
+func (s *Service) arrivals(ctx context.Context, m desk.Moment, out *Season, last civil.Day, _, _ string) error {
 	rows, err := s.Store.Firsts(ctx, civil.Date(last.Year()-yearsOfFirsts, 1, 1).String())
 	if err != nil {
 		return err
 	}
 	firsts := map[string][]civil.Day{}
 	for _, r := range rows {
-		k := s.Base().Cause(r.Cause)
+		k := m.Book.Cause(r.Cause)
 		day, err := civil.Parse(r.Day)
 		if err != nil || k == nil || k.Kind != "pest" && k.Kind != "disease" || day.After(last) {
 			continue
@@ -291,8 +292,8 @@ func (s *Service) arrivals(ctx context.Context, m settings.Moment, out *Season, 
 	}
 	warmth, from := s.degreeDays(m)
 	for _, a := range season.Arrivals(firsts, last.Year(), func(cause string, on civil.Day) (float64, float64, bool) {
-		k := s.Base().Cause(cause)
-		lt := s.Base().LifeTable(k.LifeTable)
+		k := m.Book.Cause(cause)
+		lt := m.Book.LifeTable(k.LifeTable)
 		if lt == nil || len(lt.Stages) == 0 {
 			return 0, 0, false
 		}
@@ -300,7 +301,7 @@ func (s *Service) arrivals(ctx context.Context, m settings.Moment, out *Season, 
 		return dd, lt.Stages[0].Lower, ok
 	}) {
 		if len(out.Arrivals) < mostArrivals && (a.Day != "" || a.Usual != "") {
-			out.Arrivals = append(out.Arrivals, NamedArrival{a, s.causeName(a.Cause)})
+			out.Arrivals = append(out.Arrivals, NamedArrival{a, causeName(m.Book, a.Cause)})
 		}
 	}
 	out.Weather = from()
@@ -309,7 +310,7 @@ func (s *Service) arrivals(ctx context.Context, m settings.Moment, out *Season, 
 
 // degreeDays answers degree-days from the first of a day's year up to that day, and in the end
 // whose weather they are of. The days of each year are read once.
-func (s *Service) degreeDays(m settings.Moment) (of func(on civil.Day, lower, upper float64) (float64, bool), from func() string) {
+func (s *Service) degreeDays(m desk.Moment) (of func(on civil.Day, lower, upper float64) (float64, bool), from func() string) {
 	years, whose := map[int][]weather.Day{}, []string{}
 	from = func() string {
 		if len(whose) == 0 {

@@ -11,7 +11,6 @@ import (
 	"botanik/core/fault"
 	"botanik/internal/accounts"
 	"botanik/internal/desk"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -54,7 +53,7 @@ const (
 
 // Workload gathers whose cases are whose today.
 func (s *Service) Workload(ctx context.Context) (Workload, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Workload{}, err
 	}
@@ -100,7 +99,7 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 			return Workload{}, err
 		}
 		for _, r := range rows {
-			a, err := s.AskAbout(r, m.Today)
+			a, err := s.AskAbout(m.Book, r, m.Today)
 			if err != nil {
 				return Workload{}, err
 			}
@@ -115,7 +114,7 @@ func (s *Service) Workload(ctx context.Context) (Workload, error) {
 
 // keeperOf finds somebody a case can be given to: who may sign in and is there. Errors
 // name to.
-func (s *Service) keeperOf(ctx context.Context, m settings.Moment, id string) (store.Account, error) {
+func (s *Service) keeperOf(ctx context.Context, m desk.Moment, id string) (store.Account, error) {
 	accounts, err := s.Store.Accounts(ctx)
 	if err != nil {
 		return store.Account{}, err
@@ -141,7 +140,7 @@ func (s *Service) keeperOf(ctx context.Context, m settings.Moment, id string) (s
 
 // GiveTo makes a case somebody else's; a trainee gives only their own. Errors name to.
 func (s *Service) GiveTo(ctx context.Context, who desk.Person, id string, from int, to string) (desk.View, error) {
-	return s.Change(ctx, who, id, from, "keeper", func(m settings.Moment, c *desk.Case) (string, error) {
+	return s.Change(ctx, who, id, from, "keeper", func(m desk.Moment, c *desk.Case) (string, error) {
 		if !who.May(accounts.GiveNobodys) && c.Keeper != who.ID {
 			return "", desk.ErrForbidden
 		}
@@ -160,7 +159,7 @@ func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string)
 	if who.ID != from && !who.May(accounts.GiveAnybodys) && (from != "" || !who.May(accounts.GiveNobodys)) {
 		return 0, desk.ErrForbidden
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return 0, err
 	}
@@ -174,7 +173,7 @@ func (s *Service) GiveAll(ctx context.Context, who desk.Person, from, to string)
 	}
 	writes := []store.Write{}
 	for _, r := range rows {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ settings.Moment, c *desk.Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "keeper", func(_ desk.Moment, c *desk.Case) (string, error) {
 			c.Keeper = a.ID
 			return "given to " + a.Name, nil
 		})
@@ -194,7 +193,7 @@ func (s *Service) SetAway(ctx context.Context, who desk.Person, account string, 
 	if who.ID != account && !who.May(accounts.AwayOthers) {
 		return desk.ErrForbidden
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return err
 	}

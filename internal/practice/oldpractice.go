@@ -79,7 +79,7 @@ func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (
 	if err != nil || !slices.Contains(ids, id) || c.Closing == nil || c.Verdict == nil {
 		return PracticeCase{}, desk.ErrNotFound
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return PracticeCase{}, err
 	}
@@ -96,7 +96,7 @@ func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (
 	}
 	p := practised{Sample: sample, Asked: []string{}, Old: id, Plant: nameless(c.Intake.Plant, c.Intake.Grower, c.Intake.Contact)}
 	fresh := desk.NewID(s.Now())
-	return s.practiceCase(fresh, p), s.keepPractice(ctx, who, fresh, p)
+	return s.practiceCase(m.Book, fresh, p), s.keepPractice(ctx, who, fresh, p)
 }
 
 // nameless takes who somebody is out of what was written down: the name, its parts and the address.

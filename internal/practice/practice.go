@@ -10,6 +10,7 @@ import (
 
 	"botanik/core/civil"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/training"
 	"botanik/internal/accounts"
 	"botanik/internal/desk"
@@ -53,7 +54,7 @@ const (
 
 // Progress is somebody's own practice.
 func (s *Service) Progress(ctx context.Context, who desk.Person) (Practice, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Practice{}, err
 	}
@@ -115,7 +116,7 @@ func (s *Service) remembered(ctx context.Context, who desk.Person) (map[string]t
 
 // matters is what matters to practise at this desk now: the course, what was mistaken here in
 // the last year, what the next weeks bring.
-func (s *Service) matters(ctx context.Context, m settings.Moment, c settings.Course) (training.Interest, error) {
+func (s *Service) matters(ctx context.Context, m desk.Moment, c settings.Course) (training.Interest, error) {
 	out := training.Interest{Classes: c.Classes, Mixed: map[string]bool{}, Month: int(m.Today.Add(fourWeeks / 2).Month())}
 	if m.South() {
 		out.Month = civil.AcrossEquator(out.Month)
@@ -143,7 +144,7 @@ func (s *Service) NextQuestion(ctx context.Context, who desk.Person, kind string
 	if kind != "" && !slices.Contains(training.Kinds, kind) {
 		return Asked{}, fault.New("kind", fmt.Sprintf("%q is no short form", kind), "use "+strings.Join(training.Kinds, ", "))
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Asked{}, err
 	}
@@ -160,7 +161,7 @@ func (s *Service) NextQuestion(ctx context.Context, who desk.Person, kind string
 		return Asked{}, err
 	}
 	dice := rand.New(rand.NewPCG(rand.Uint64(), 8)) //nolint:gosec // practice, no secret
-	asker := training.Asker{E: s.Engine()}
+	asker := training.Asker{E: m.Engine()}
 	kinds := []string{kind}
 	if kind == "" {
 		if kinds = slices.Clone(course.Kinds); len(kinds) == 0 {
@@ -258,7 +259,7 @@ func (s *Service) Learners(ctx context.Context, who desk.Person) ([]Learner, err
 		for _, l := range p.Calibration.Levels {
 			x.Right += l.Right
 		}
-		if x.Course, err = s.onCourse(ctx, a.ID, p.Course); err != nil {
+		if x.Course, err = s.onCourse(ctx, s.Base(), a.ID, p.Course); err != nil {
 			return nil, err
 		}
 		if x.N > 0 || a.Role == accounts.Trainee {
@@ -268,11 +269,11 @@ func (s *Service) Learners(ctx context.Context, who desk.Person) ([]Learner, err
 	return out, nil
 }
 
-func (s *Service) onCourse(ctx context.Context, account string, c settings.Course) (int, error) {
+func (s *Service) onCourse(ctx context.Context, b *knowledge.Base, account string, c settings.Course) (int, error) {
 	rows, err := s.Store.RememberedBy(ctx, account)
 	n := 0
 	for _, r := range rows {
-		if k := s.Base().Cause(training.Subject(r.Key)); k != nil && slices.Contains(c.Classes, k.Class) {
+		if k := b.Cause(training.Subject(r.Key)); k != nil && slices.Contains(c.Classes, k.Class) {
 			n += r.Right + r.Wrong
 		}
 	}

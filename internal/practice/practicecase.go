@@ -10,6 +10,7 @@ import (
 
 	"botanik/core/differential"
 	"botanik/core/fault"
+	"botanik/core/knowledge"
 	"botanik/core/remedy"
 	"botanik/core/training"
 	"botanik/internal/desk"
@@ -40,9 +41,9 @@ type PracticeCase struct { //nolint:revive // the name the API is described by
 	Only    []string            `json:"only,omitempty" doc:"of a real sample of before: findings that were looked at then"`
 }
 
-func (s *Service) practiceCase(id string, p practised) PracticeCase {
+func (s *Service) practiceCase(b *knowledge.Base, id string, p practised) PracticeCase {
 	out := PracticeCase{ID: id, Host: p.Sample.Setting.Host, Place: p.Sample.Setting.Place, Month: p.Sample.Setting.Month, Story: p.Sample.Story, Sprayer: p.Sample.Sprayer(), Looks: []differential.Look{}, Used: p.Used}
-	if h := s.Base().Host(out.Host); h != nil {
+	if h := b.Host(out.Host); h != nil {
 		out.Plant = h.Name
 	}
 	if p.Plant != "" {
@@ -52,8 +53,8 @@ func (s *Service) practiceCase(id string, p practised) PracticeCase {
 		out.Only = slices.Sorted(maps.Keys(p.Sample.There))
 	}
 	for _, f := range p.Asked {
-		out.Looks = append(out.Looks, p.Sample.Answer(s.Base(), f)...)
-		if x := s.Base().Finding(f); x != nil {
+		out.Looks = append(out.Looks, p.Sample.Answer(b, f)...)
+		if x := b.Finding(f); x != nil {
 			out.Minutes += x.Minutes
 		}
 	}
@@ -62,7 +63,7 @@ func (s *Service) practiceCase(id string, p practised) PracticeCase {
 
 // PractiseCase brings a made-up sample to practise on.
 func (s *Service) PractiseCase(ctx context.Context, who desk.Person) (PracticeCase, error) {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return PracticeCase{}, err
 	}
@@ -74,13 +75,13 @@ func (s *Service) PractiseCase(ctx context.Context, who desk.Person) (PracticeCa
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	sample, err := training.Draw(s.Engine(), rand.New(rand.NewPCG(rand.Uint64(), 9)), m.South(), matters.Of) //nolint:gosec // practice, no secret
+	sample, err := training.Draw(m.Engine(), rand.New(rand.NewPCG(rand.Uint64(), 9)), m.South(), matters.Of) //nolint:gosec // practice, no secret
 	if err != nil {
 		return PracticeCase{}, err
 	}
 	p := practised{Sample: sample, Asked: []string{}}
 	id := desk.NewID(s.Now())
-	return s.practiceCase(id, p), s.keepPractice(ctx, who, id, p)
+	return s.practiceCase(m.Book, id, p), s.keepPractice(ctx, who, id, p)
 }
 
 func (s *Service) keepPractice(ctx context.Context, who desk.Person, id string, p practised) error {
@@ -103,7 +104,7 @@ func (s *Service) practised(ctx context.Context, who desk.Person, id string) (pr
 // PracticeAt is a sample somebody practises on.
 func (s *Service) PracticeAt(ctx context.Context, who desk.Person, id string) (PracticeCase, error) {
 	p, err := s.practised(ctx, who, id)
-	return s.practiceCase(id, p), err
+	return s.practiceCase(s.Base(), id, p), err
 }
 
 // LookInPractice asks for one look. Errors name finding.
@@ -112,7 +113,8 @@ func (s *Service) LookInPractice(ctx context.Context, who desk.Person, id, findi
 	if err != nil {
 		return PracticeCase{}, err
 	}
-	f := s.Base().Finding(finding)
+	b := s.Base()
+	f := b.Finding(finding)
 	switch {
 	case f == nil:
 		return PracticeCase{}, fault.New("finding", fmt.Sprintf("%q is not a finding of the herbarium", finding), "choose a line of the sample")
@@ -127,7 +129,7 @@ func (s *Service) LookInPractice(ctx context.Context, who desk.Person, id, findi
 			return PracticeCase{}, err
 		}
 	}
-	return s.practiceCase(id, p), nil
+	return s.practiceCase(b, id, p), nil
 }
 
 // JudgePractice takes the verdict on a made-up sample and shows what it was, what an expert
@@ -137,23 +139,23 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 	if err != nil {
 		return training.Score{}, err
 	}
+	m, err := s.Moment(ctx)
+	if err != nil {
+		return training.Score{}, err
+	}
 	var l fault.List
-	if v.Cause != "" && s.Base().Cause(v.Cause) == nil {
+	if v.Cause != "" && m.Book.Cause(v.Cause) == nil {
 		l.Add("cause", fmt.Sprintf("%q is not a cause of the herbarium", v.Cause), "choose one, or leave it undetermined")
 	}
 	if !slices.Contains([]string{"act", "wait", "refer"}, v.Act) {
 		l.Add("act", "is none of the three", "use act, wait or refer")
 	}
-	if v.Remedy != "" && s.Base().Remedy(v.Remedy) == nil {
+	if v.Remedy != "" && m.Book.Remedy(v.Remedy) == nil {
 		l.Add("remedy", fmt.Sprintf("%q is not a remedy of the herbarium", v.Remedy), "choose one, or none")
 	}
 	l.AddErr("", sureOf(v.Sure))
-	m, err := s.House.Moment(ctx)
-	if err != nil {
-		return training.Score{}, err
-	}
 	if v.Amount != "" {
-		if d := training.DosingOf(s.Base(), m.Rules, v.Remedy, p.Sample.Sprayer()); d.Unit == "" {
+		if d := training.DosingOf(m.Book, m.Rules, v.Remedy, p.Sample.Sprayer()); d.Unit == "" {
 			l.Add("amount", "nothing of this is mixed into a sprayer", "leave it empty")
 		} else if _, err := training.ReadAmount(v.Amount, d.Unit); err != nil {
 			l.AddErr("", err)
@@ -166,7 +168,7 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 		return training.Score{}, err
 	}
 	set := p.Sample.Setting
-	advice, err := remedy.Advise(s.Base(), p.Sample.Cause, remedy.Situation{Host: set.Host, Place: set.Place, South: set.South, Date: fmt.Sprintf("%d-%02d-15", m.Today.Year(), set.Month), Pressure: "moderate", House: m.Rules})
+	advice, err := remedy.Advise(m.Book, p.Sample.Cause, remedy.Situation{Host: set.Host, Place: set.Place, South: set.South, Date: fmt.Sprintf("%d-%02d-15", m.Today.Year(), set.Month), Pressure: "moderate", House: m.Rules})
 	advise := func(id string) *remedy.Offer {
 		for i := range advice.Offers {
 			if advice.Offers[i].Remedy == id {
@@ -178,7 +180,7 @@ func (s *Service) JudgePractice(ctx context.Context, who desk.Person, id string,
 	if err != nil {
 		advise = nil // of what is not in the book, nothing is advised
 	}
-	score := training.Grade(s.Engine(), p.Sample, p.Asked, v, m.Rules, advise)
+	score := training.Grade(m.Engine(), p.Sample, p.Asked, v, m.Rules, advise)
 	key := "case/" + p.Sample.Cause
 	if p.Old != "" {
 		key = "old/" + p.Old

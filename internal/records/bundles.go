@@ -170,8 +170,9 @@ func (s *Service) unpack(b *interchange.Bundle, raw json.RawMessage, n int) (sto
 			return fault.Fault{Field: "file", Problem: fmt.Sprintf("case %d of it: %s %s", n, f.Field, f.Problem), Mend: f.Mend}
 		})
 	}
-	c.Stage = casework.StageOf(s.Facts(&c.Doc))
-	row, err := s.Row(&c)
+	book := s.Base()
+	c.Stage = casework.StageOf(s.Facts(book, &c.Doc))
+	row, err := s.Row(book, &c)
 	if err != nil {
 		return store.Incoming{}, err
 	}

@@ -14,7 +14,6 @@ import (
 	"botanik/core/humanise"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -117,13 +116,13 @@ type ForgottenAs struct {
 // endPages ends the pages of somebody's cases and lets their pictures go, each with a line
 // in its story.
 func (s *Service) endPages(ctx context.Context, who desk.Person, cases []store.Case) error {
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return err
 	}
 	writes := []store.Write{}
 	for _, r := range cases {
-		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "forget", func(_ settings.Moment, c *desk.Case) (string, error) {
+		x, err := s.WorkOut(ctx, m, who, r.ID, r.Version, "forget", func(_ desk.Moment, c *desk.Case) (string, error) {
 			c.Photos = []casefile.Photo{}
 			if c.Page != nil {
 				p := *c.Page
@@ -162,7 +161,7 @@ func (s *Service) copiesHold(ctx context.Context) (n int, gone string, err error
 	if err != nil || n == 0 {
 		return n, "", err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return n, "", err
 	}

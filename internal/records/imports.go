@@ -102,7 +102,7 @@ func (s *Service) readImport(ctx context.Context, f *os.File, size int64, in *Im
 		return out, err
 	}
 	out.Kind = "csv"
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return ImportReading{}, err
 	}
@@ -122,7 +122,7 @@ func (s *Service) KeepImport(ctx context.Context, who desk.Person, id string, in
 	if err != nil {
 		return Job{}, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return Job{}, err
 	}
@@ -202,7 +202,7 @@ func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *
 	if reading.Kind == "herbarium" {
 		return reading, &Imported{}, s.installOverlay(ctx, f, info.Size())
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return reading, nil, err
 	}
@@ -212,7 +212,7 @@ func (s *Service) BringIn(ctx context.Context, who desk.Person, name string, f *
 
 // takeIn takes in what a file holds: all that can be taken, or nothing, also when it was
 // cancelled.
-func (s *Service) takeIn(ctx context.Context, m settings.Moment, who desk.Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
+func (s *Service) takeIn(ctx context.Context, m desk.Moment, who desk.Person, name string, f io.ReadSeeker, size int64, in ImportInput, reading ImportReading, tell func(int, int)) (*Imported, error) {
 	batch := store.Batch{ID: desk.NewID(s.Now()), Name: name, Kind: reading.Kind, Who: who.Name, At: store.Stamp(s.Now())}
 	if err := s.Store.AddBatch(ctx, batch); err != nil {
 		return nil, err
@@ -238,7 +238,7 @@ func (s *Service) TakeCards(ctx context.Context, who desk.Person, name string, f
 	if !who.May(accounts.BringIn) {
 		return nil, desk.ErrForbidden
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return nil, err
 	}

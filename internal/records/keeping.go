@@ -85,7 +85,7 @@ func (s *Service) BackupIfDue(ctx context.Context) (bool, error) {
 	if err != nil {
 		return false, err
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return false, err
 	}
@@ -190,7 +190,7 @@ func (s *Service) Health(ctx context.Context, who desk.Person) (FileHealth, erro
 	if !who.May(accounts.KeepFile) {
 		return FileHealth{}, desk.ErrForbidden
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return FileHealth{}, err
 	}
@@ -220,7 +220,7 @@ func (s *Service) Health(ctx context.Context, who desk.Person) (FileHealth, erro
 	if len(out.Backups) > 0 && out.Backups[0].Trouble == "" && out.Backups[0].At.After(out.Looked) {
 		out.Looked = out.Backups[0].At
 	}
-	b := s.Base()
+	b := m.Book
 	out.Book = BookHealth{Causes: len(b.Causes), Findings: len(b.Findings), Remedies: len(b.Remedies), Hosts: len(b.Hosts), Version: b.Digest()}
 	for _, k := range b.Causes {
 		if k.From != "" && !isOurs(k.From) {

@@ -19,7 +19,6 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/interchange"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -43,7 +42,7 @@ type OldCard struct {
 
 // eachCard reads a table of old records: out is told what columns, rows and refusals there
 // are, f gets each record that can be taken. in is filled in with what is guessed.
-func (s *Service) eachCard(ctx context.Context, m settings.Moment, file io.ReadSeeker, in *ImportInput, out *ImportReading, f func(line int, c OldCard) error) error {
+func (s *Service) eachCard(ctx context.Context, m desk.Moment, file io.ReadSeeker, in *ImportInput, out *ImportReading, f func(line int, c OldCard) error) error {
 	t, err := interchange.OpenTable(file)
 	if err != nil {
 		return err
@@ -159,9 +158,9 @@ var outcomesOf = map[string]string{"": "unknown", "cured": "cleared", "gone": "c
 var outcomes = []string{"better", "cleared", "no change", "lost", "referred", "unknown"}
 
 // cardReader reads rows as records. Errors name the field.
-func (s *Service) cardReader(m settings.Moment, in *ImportInput, at map[string]int) func(row []string) (OldCard, error) {
+func (s *Service) cardReader(m desk.Moment, in *ImportInput, at map[string]int) func(row []string) (OldCard, error) {
 	causes := map[string]string{}
-	for _, k := range s.Base().Causes {
+	for _, k := range m.Book.Causes {
 		for _, n := range []string{k.Scientific, k.Name, k.ID} {
 			if n != "" {
 				causes[strings.ToLower(n)] = k.ID
@@ -169,7 +168,7 @@ func (s *Service) cardReader(m settings.Moment, in *ImportInput, at map[string]i
 		}
 	}
 	remedies := map[string]string{}
-	for _, r := range s.Base().Remedies {
+	for _, r := range m.Book.Remedies {
 		for _, n := range append(slices.Clone(r.Aliases), r.Name, r.ID) {
 			remedies[strings.ToLower(n)] = r.ID
 		}
@@ -199,7 +198,7 @@ func (s *Service) cardReader(m settings.Moment, in *ImportInput, at map[string]i
 		}
 		host, known := hosts[c.Plant]
 		if !known {
-			if h := s.Base().HostCalled(c.Plant); h != nil {
+			if h := m.Book.HostCalled(c.Plant); h != nil {
 				host = h.ID
 			}
 			hosts[c.Plant] = host
@@ -237,7 +236,7 @@ func (s *Service) cardReader(m settings.Moment, in *ImportInput, at map[string]i
 }
 
 // keepCards takes old records in.
-func (s *Service) keepCards(ctx context.Context, m settings.Moment, f io.ReadSeeker, in ImportInput, batch string, out *Imported, tell func(int)) error {
+func (s *Service) keepCards(ctx context.Context, m desk.Moment, f io.ReadSeeker, in ImportInput, batch string, out *Imported, tell func(int)) error {
 	persons := map[string]string{}
 	var list []store.Incoming
 	flush := func() error {
@@ -285,7 +284,7 @@ func (s *Service) keepCards(ctx context.Context, m settings.Moment, f io.ReadSee
 const cardIndex = "the card index"
 
 // cardCase is an old record as a closed case.
-func (s *Service) cardCase(ctx context.Context, m settings.Moment, card OldCard, persons map[string]string) (store.Incoming, error) {
+func (s *Service) cardCase(ctx context.Context, m desk.Moment, card OldCard, persons map[string]string) (store.Incoming, error) {
 	day, err := civil.Parse(card.Brought)
 	if err != nil {
 		return store.Incoming{}, err
@@ -318,7 +317,7 @@ func (s *Service) cardCase(ctx context.Context, m settings.Moment, card OldCard,
 	}
 	d.Closing = &casefile.Closing{At: at, By: cardIndex, Outcome: card.Outcome, Note: card.Note}
 	c := desk.Case{ID: desk.NewID(at), Number: card.Number, Version: 1, Stage: casework.Closed, CreatedAt: at, UpdatedAt: at, Doc: d}
-	row, err := s.Row(&c)
+	row, err := s.Row(m.Book, &c)
 	if err != nil {
 		return store.Incoming{}, err
 	}

@@ -17,7 +17,6 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/interchange"
-	"botanik/internal/settings"
 	"botanik/internal/store"
 )
 
@@ -58,7 +57,7 @@ func (s *Service) export(ctx context.Context, who desk.Person, in ExportInput) (
 	if !who.May(accounts.TakeOutTables) || !who.May(accounts.TakeOutAll) && (table == nil || in.People) {
 		return "", nil, desk.ErrForbidden
 	}
-	m, err := s.House.Moment(ctx)
+	m, err := s.Moment(ctx)
 	if err != nil {
 		return "", nil, err
 	}
@@ -122,10 +121,11 @@ func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.C
 	if err != nil {
 		return "", nil, err
 	}
-	rows := map[string]func(store.Case, *desk.Case) [][]string{"cases": s.caseRow, "looks": s.lookRows, "treatments": s.treatmentRows}[t.Name]
+	b := s.Base() // one for the whole table
+	rows := map[string]func(*knowledge.Base, store.Case, *desk.Case) [][]string{"cases": s.caseRow, "looks": s.lookRows, "treatments": s.treatmentRows}[t.Name]
 	written := 0
 	n, err := s.eachCase(ctx, q, tell, func(r store.Case, c *desk.Case) error {
-		for _, row := range rows(r, c) {
+		for _, row := range rows(b, r, c) {
 			written++
 			if err := w.Write(row...); err != nil {
 				return err
@@ -142,7 +142,7 @@ func (s *Service) writeTable(ctx context.Context, t interchange.Table, q store.C
 	return fmt.Sprintf("%d rows of %d cases", written, n), nil, buf.Flush()
 }
 
-func (s *Service) caseRow(r store.Case, c *desk.Case) [][]string {
+func (s *Service) caseRow(b *knowledge.Base, r store.Case, c *desk.Case) [][]string {
 	now, v, chance, confirmed, remedies, counts, choice := c.Now(), c.Verdict, "", "", []string{}, []string{}, ""
 	verdict := &casefile.Verdict{}
 	if v != nil {
@@ -161,26 +161,26 @@ func (s *Service) caseRow(r store.Case, c *desk.Case) [][]string {
 		}
 	}
 	name := ""
-	if k := s.Base().Cause(verdict.Cause); k != nil {
+	if k := b.Cause(verdict.Cause); k != nil {
 		name = k.Name
 	}
 	return [][]string{{r.Number, r.CreatedAt, c.Intake.Grower, c.Intake.Contact, c.Intake.Plant, c.Intake.Host, c.Intake.Place, c.Intake.Square, c.Intake.Story, strconv.Itoa(len(c.Looks)), verdict.Cause, name, verdict.Degree, chance, r.VerdictAt,
-		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos)), s.hostName(c.Intake.Host)}}
+		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos)), s.hostName(b, c.Intake.Host)}}
 }
 
 // hostName is what the herbarium calls a plant, empty where it has none of that id.
-func (s *Service) hostName(id string) string {
-	if h := s.Base().Host(id); h != nil {
+func (s *Service) hostName(b *knowledge.Base, id string) string {
+	if h := b.Host(id); h != nil {
 		return h.Name
 	}
 	return ""
 }
 
-func (s *Service) lookRows(r store.Case, c *desk.Case) [][]string {
+func (s *Service) lookRows(b *knowledge.Base, r store.Case, c *desk.Case) [][]string {
 	out := [][]string{}
 	for _, l := range c.Looks {
 		finding, state, not := "", "", ""
-		if f := s.Base().Finding(l.Finding); f != nil {
+		if f := b.Finding(l.Finding); f != nil {
 			finding = f.Name
 			if i := f.State(l.State); i >= 0 {
 				state = f.States[i].Name
@@ -194,12 +194,12 @@ func (s *Service) lookRows(r store.Case, c *desk.Case) [][]string {
 	return out
 }
 
-func (s *Service) treatmentRows(r store.Case, c *desk.Case) [][]string {
+func (s *Service) treatmentRows(b *knowledge.Base, r store.Case, c *desk.Case) [][]string {
 	out := [][]string{}
 	for i, round := range c.Rounds {
 		for _, g := range round.Given {
 			name := g.What
-			if k := s.Base().Remedy(g.Remedy); k != nil {
+			if k := b.Remedy(g.Remedy); k != nil {
 				name = k.Name
 			}
 			out = append(out, []string{r.Number, strconv.Itoa(i + 1), g.On, g.Remedy, name, r.Cause, r.Outcome})
@@ -238,7 +238,7 @@ const (
 )
 
 // writeBundle writes everything but passwords, sessions and private addresses of calendars.
-func (s *Service) writeBundle(ctx context.Context, m settings.Moment, tell func(int, int), out *os.File) (string, *Imported, error) {
+func (s *Service) writeBundle(ctx context.Context, m desk.Moment, tell func(int, int), out *os.File) (string, *Imported, error) {
 	b := interchange.NewBundle(out, m.Name, m.Now)
 	if err := b.File(bundleCases); err != nil {
 		return "", nil, err
@@ -338,7 +338,7 @@ func occurs(k *knowledge.Cause, c *desk.Case) bool {
 	return k != nil && settled && c.Verdict != nil && k.Occurs()
 }
 
-func (s *Service) writeOccurrences(ctx context.Context, m settings.Moment, q store.CaseQuery, in ExportInput, tell func(int, int), out *os.File) (string, *Imported, error) {
+func (s *Service) writeOccurrences(ctx context.Context, m desk.Moment, q store.CaseQuery, in ExportInput, tell func(int, int), out *os.File) (string, *Imported, error) {
 	a, err := interchange.NewArchive(out, interchange.About{Title: "Samples diagnosed at " + m.Name, Desk: m.Name, Place: m.Place, License: in.License, Made: m.Now})
 	if err != nil {
 		return "", nil, err
@@ -346,7 +346,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m settings.Moment, q sto
 	n, left := 0, 0
 	_, err = s.eachCase(ctx, q, tell, func(r store.Case, c *desk.Case) error {
 		id := r.Cause
-		k := s.Base().Cause(id)
+		k := m.Book.Cause(id)
 		if !occurs(k, c) {
 			return nil
 		}
@@ -357,7 +357,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m settings.Moment, q sto
 		}
 		n++
 		o := interchange.Occurrence{ID: r.ID, Catalog: r.Number, Day: store.ParseTime(r.CreatedAt).In(m.Clock).Format(time.DateOnly), Scientific: taxon, Rank: rank, Verbatim: k.Scientific, Vernacular: k.Name, Habitat: c.Intake.Place}
-		if h := s.Base().Host(c.Intake.Host); h != nil {
+		if h := m.Book.Host(c.Intake.Host); h != nil {
 			o.Host, o.Remarks = h.Scientific, "on "+strings.ToLower(h.Name) // never the grower's own words: they may name anybody
 		}
 		o.Verified = "diagnosed at the desk"
@@ -379,7 +379,7 @@ func (s *Service) writeOccurrences(ctx context.Context, m settings.Moment, q sto
 
 // where says where something was found, as coarsely as was chosen; people are never named,
 // and a garden never more closely than its square.
-func where(o *interchange.Occurrence, m settings.Moment, square, coarse string) {
+func where(o *interchange.Occurrence, m desk.Moment, square, coarse string) {
 	side := m.Grid()
 	switch {
 	case coarse == "none":
