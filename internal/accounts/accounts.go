@@ -1,6 +1,7 @@
 package accounts
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -37,6 +38,8 @@ type Person struct {
 	Login string `json:"login"`
 	Name  string `json:"name"`
 	Role  string `json:"role" enum:"coordinator,advisor,trainee"`
+
+	kind string // of actor; empty for a person of the desk
 }
 
 // The roles.
@@ -45,6 +48,26 @@ const (
 	Advisor     = "advisor"
 	Trainee     = "trainee"
 )
+
+// Who acts without an account. They have no role at the desk: no deed of the table is theirs.
+var (
+	grower  = Person{Name: "the grower", kind: store.ByGrower}
+	weather = Person{Name: "the weather", kind: store.ByWeather}
+)
+
+// TheGrower tells of a plant on its own page.
+func TheGrower() Person { return grower }
+
+// TheWeather moves a day when nobody did.
+func TheWeather() Person { return weather }
+
+// Actor is who a story names: one of the desk's people by id, or one who has no account.
+func (p Person) Actor() store.Actor {
+	return store.Actor{WhoID: p.ID, WhoKind: cmp.Or(p.kind, store.ByPerson)}
+}
+
+// IsGrower reports whether the grower acts, on their own page or by a message.
+func (p Person) IsGrower() bool { return p.kind == store.ByGrower }
 
 // Roles in order of what they may do.
 var Roles = []string{Coordinator, Advisor, Trainee}
@@ -59,7 +82,9 @@ type Service struct {
 // New makes a service over an open store.
 func New(st *store.Store, now func() time.Time) *Service { return &Service{st, now, newGate()} }
 
-func person(a store.Account) Person { return Person{a.ID, a.Login, a.Name, a.Role} }
+func person(a store.Account) Person {
+	return Person{ID: a.ID, Login: a.Login, Name: a.Name, Role: a.Role}
+}
 
 // NewPerson is an account to be made.
 type NewPerson struct {

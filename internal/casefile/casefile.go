@@ -10,7 +10,7 @@ import (
 )
 
 // Version of the document this program writes.
-const Version = 2
+const Version = 3
 
 // Doc is the inside of a case. Sections are nil until done.
 type Doc struct {

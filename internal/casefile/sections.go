@@ -168,7 +168,7 @@ type Page struct {
 // FollowUp is one time the grower was asked.
 type FollowUp struct {
 	At     time.Time          `json:"at"`
-	By     string             `json:"by"`
+	By     string             `json:"by" doc:"the name they had then"`
 	Word   string             `json:"word,omitempty" doc:"how it went in the grower's own word: gone, better, same or worse"`
 	Silent bool               `json:"silent,omitempty"`
 	Count  *casework.Recount  `json:"count,omitempty"`
@@ -176,7 +176,8 @@ type FollowUp struct {
 	Next   *casework.NextMove `json:"next,omitempty"`
 	Note   string             `json:"note,omitempty"`
 
-	Unread bool `json:"unread,omitempty" doc:"told on the grower's own page, and nobody at the desk has answered yet"`
+	FromGrower bool `json:"fromGrower,omitempty" doc:"the grower told it themselves; else somebody of the desk wrote it down"`
+	Unread     bool `json:"unread,omitempty" doc:"told on the grower's own page, and nobody at the desk has answered yet"`
 }
 
 // Closing ends a case.

@@ -6,7 +6,7 @@ import (
 )
 
 // upgrades brings a document from a version to the next.
-var upgrades = map[int]func([]byte) ([]byte, error){1: toRounds}
+var upgrades = map[int]func([]byte) ([]byte, error){1: toRounds, 2: toActors}
 
 // toRounds makes rounds of the one round version 1 kept. Of rounds before it
 // only what they put on the plant and what was told of them is left; they are
@@ -70,4 +70,24 @@ func toRounds(raw []byte) ([]byte, error) {
 		}
 	}
 	return json.Marshal(map[string]any{"v": 2, "intake": old.Intake, "looks": old.Looks, "photos": old.Photos, "verdict": old.Verdict, "rounds": append(rounds, now), "page": old.Page, "askOn": old.AskOn, "closing": old.Closing, "schools": old.Schools, "houseSeen": old.HouseSeen})
+}
+
+// toActors marks what a grower told themselves: version 2 knew it by the name "the grower".
+func toActors(raw []byte) ([]byte, error) {
+	var doc map[string]any
+	if err := json.Unmarshal(raw, &doc); err != nil {
+		return nil, err
+	}
+	rounds, _ := doc["rounds"].([]any)
+	for _, r := range rounds {
+		round, _ := r.(map[string]any)
+		told, _ := round["followUps"].([]any)
+		for _, f := range told {
+			if x, ok := f.(map[string]any); ok && x["by"] == "the grower" {
+				x["fromGrower"] = true
+			}
+		}
+	}
+	doc["v"] = 3
+	return json.Marshal(doc)
 }

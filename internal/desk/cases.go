@@ -15,7 +15,6 @@ import (
 	"botanik/core/civil"
 	"botanik/core/fault"
 	"botanik/core/knowledge"
-	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/store"
 )
@@ -41,7 +40,7 @@ func (s *Service) CheckIn(ctx context.Context, who Person, in casefile.Intake, k
 	row, _, err := s.Store.AddCase(ctx, m.Today.Year(), store.Key{Key: key, Account: who.ID, BodyHash: hex.EncodeToString(sum[:])}, func(number string) (store.Case, store.Event, error) {
 		c := Case{ID: NewID(m.Now), Number: number, Version: 1, Stage: casework.Waiting, CreatedAt: m.Now, UpdatedAt: m.Now, Doc: casefile.New(in)}
 		row, err := s.Row(m.Book, &c)
-		return row, store.Event{At: store.Stamp(m.Now), Who: who.Name, Kind: "in", Text: "brought in by " + in.Grower, After: row.Doc}, err
+		return row, store.Event{At: store.Stamp(m.Now), Who: who.Name, Actor: who.Actor(), Kind: "in", Text: "brought in by " + in.Grower, After: row.Doc}, err
 	})
 	if err != nil {
 		return View{}, err
@@ -129,7 +128,7 @@ func (s *Service) WorkOut(ctx context.Context, m Moment, who Person, id string, 
 	if err != nil {
 		return changed{}, err
 	}
-	e := store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Kind: kind, Text: text}
+	e := store.Event{At: store.Stamp(c.UpdatedAt), Who: who.Name, Actor: who.Actor(), Kind: kind, Text: text}
 	return changed{c, store.Write{Case: next, From: from, Before: row.Doc, Event: e}, next.Doc == was}, nil
 }
 
@@ -337,9 +336,6 @@ func (s *Service) AskAbout(b *knowledge.Base, r store.Case, day civil.Day) (Ques
 	a.Call = round.Silent() >= casework.SilencesToCall
 	return a, nil
 }
-
-// TheWeather is who moves a day when nobody did.
-var TheWeather = Person{ID: "weather", Name: "the weather", Role: accounts.Advisor}
 
 // MovedToday are the cases whose days the weather moved since midnight.
 func (s *Service) MovedToday(ctx context.Context, m Moment) ([]store.ReportRow, error) {

@@ -133,9 +133,6 @@ func (s *Service) GivenOn(m Moment, c *Case) []casefile.Treated {
 	return out
 }
 
-// TheGrower is who tells of a plant on its own page.
-var TheGrower = Person{ID: "grower", Name: "the grower", Role: accounts.Advisor}
-
 // FollowUpInput is what came of asking.
 type FollowUpInput struct {
 	Silent bool              `json:"silent,omitempty" doc:"nobody answered"`
@@ -162,7 +159,7 @@ func (s *Service) FollowUpOn(m Moment, c *Case, who Person, in FollowUpInput) (s
 	if r.Handover == nil || c.Closing != nil {
 		return "", fault.New("handover", "nothing was handed over to ask about", "hand it over first")
 	}
-	f := casefile.FollowUp{At: m.Now, By: who.Name, Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word, Unread: who.ID == TheGrower.ID}
+	f := casefile.FollowUp{At: m.Now, By: who.Name, FromGrower: who.IsGrower(), Silent: in.Silent, Count: in.Count, Note: in.Note, Word: in.Word, Unread: who.IsGrower()}
 	text := "told: " + in.Note
 	c.AskOn = m.Today.Add(casework.DecideWithin).String() // until somebody takes the next step
 	if f.Unread {

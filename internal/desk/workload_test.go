@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"botanik/core/dosage"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	looproom "botanik/internal/loop"
@@ -93,6 +94,37 @@ func TestWhoseCaseItIs(t *testing.T) {
 	require.NoError(t, b.EndAway(ctx, ansel, ansel.ID, today))
 	b.keep(b.GiveTo(ctx, brann, b.v.ID, b.v.Version, ansel.ID))
 	assert.Equal(t, "ansel", b.v.Keeper.Name)
+}
+
+// Who did it is known by id: two of one name are two in a day's figures, a new name makes
+// nobody another, and what a grower tells on their page is nobody's work at the desk.
+func TestTwoOfOneNameAreTwo(t *testing.T) {
+	ctx := context.Background()
+	b := open(t)
+	p := accounts.New(b.Store, func() time.Time { return b.now })
+	one, err := p.Add(ctx, desk.Person{}, accounts.NewPerson{Login: "one", Name: "Morwen", Role: "coordinator", Password: "a password"})
+	require.NoError(t, err)
+	two, err := p.Add(ctx, desk.Person{}, accounts.NewPerson{Login: "two", Name: "Morwen", Role: "advisor", Password: "a password"})
+	require.NoError(t, err)
+	b.who = one
+	b.treated(bean)
+	b.keep(b.FollowUp(ctx, accounts.TheGrower(), b.v.ID, b.v.Version, desk.FollowUpInput{Word: "better"}))
+	told := b.v.FollowUps[len(b.v.FollowUps)-1]
+	assert.True(t, told.FromGrower && told.Unread)
+	b.who = two
+	b.known(bean, "two-spotted-mite")
+	name := "Senara"
+	_, err = p.Set(ctx, one, two.ID, accounts.Change{Name: &name})
+	require.NoError(t, err)
+	d, err := b.Day(ctx, "")
+	require.NoError(t, err)
+	assert.Equal(t, []overviewroom.DayOfPerson{{Name: "Morwen", In: 1, Looked: 1, Handed: 1}, {Name: "Senara", In: 1, Looked: 1}}, d.By)
+	events, err := b.Store.Events(ctx, b.v.ID)
+	require.NoError(t, err)
+	assert.Equal(t, []string{two.ID, "Morwen"}, []string{events[0].WhoID, events[0].Who}, "the story keeps the name they had")
+	for _, deed := range accounts.Deeds() {
+		assert.False(t, accounts.TheGrower().May(deed) || accounts.TheWeather().May(deed), deed)
+	}
 }
 
 // What a day was: counted by hand from what is done here.

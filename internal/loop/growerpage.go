@@ -58,7 +58,7 @@ func (s *Service) PageByToken(ctx context.Context, token string) (GrowerPage, er
 		}
 		out.Written = !none
 	}
-	if last := lastTold(&c); last != nil && last.By == desk.TheGrower.Name { // what an advisor wrote down stays at the desk
+	if last := lastTold(&c); last != nil && last.FromGrower { // what an advisor wrote down stays at the desk
 		out.Told = strings.TrimSpace(strings.Join([]string{last.Word, last.Note}, " "))
 	}
 	if c.Page == nil { // of before pages were kept
@@ -131,7 +131,7 @@ func (s *Service) Tell(ctx context.Context, token string, in TellInput) error {
 		return err
 	}
 	if reach := desk.ReachOf(c.Intake.Contact); in.NoMessages && reach != "" {
-		if err := s.Store.OptOut(ctx, reach, desk.TheGrower.Name, true, s.Now()); err != nil {
+		if err := s.Store.OptOut(ctx, reach, accounts.TheGrower().Name, true, s.Now()); err != nil {
 			return err
 		}
 	}
@@ -193,7 +193,7 @@ func (s *Service) report(ctx context.Context, c *desk.Case, in TellInput, told d
 		if err := desk.MayAddPhoto(c); err != nil {
 			return err
 		}
-		p, keep, err := s.Cleaned(ctx, desk.TheGrower, c.ID, in.Name, in.Photo)
+		p, keep, err := s.Cleaned(ctx, accounts.TheGrower(), c.ID, in.Name, in.Photo)
 		if err != nil {
 			return err
 		}
@@ -204,7 +204,7 @@ func (s *Service) report(ctx context.Context, c *desk.Case, in TellInput, told d
 	if says || len(photos) > 0 {
 		kind = "followup"
 	}
-	_, err := s.Change(ctx, desk.TheGrower, c.ID, c.Version, kind, func(m desk.Moment, c *desk.Case) (string, error) {
+	_, err := s.Change(ctx, accounts.TheGrower(), c.ID, c.Version, kind, func(m desk.Moment, c *desk.Case) (string, error) {
 		lines := []string{}
 		if c.Page != nil && in.Done != nil {
 			p := *c.Page
@@ -222,7 +222,7 @@ func (s *Service) report(ctx context.Context, c *desk.Case, in TellInput, told d
 			}
 		}
 		if says || len(photos) > 0 {
-			text, err := s.FollowUpOn(m, c, desk.TheGrower, told)
+			text, err := s.FollowUpOn(m, c, accounts.TheGrower(), told)
 			if err != nil {
 				return "", err
 			}

@@ -228,6 +228,6 @@ func (s *Service) answered(ctx context.Context, id, said string) error {
 	if said == "" {
 		said = "answered the message"
 	}
-	_, err = s.FollowUp(ctx, desk.TheGrower, id, c.Version, desk.FollowUpInput{Note: said})
+	_, err = s.FollowUp(ctx, accounts.TheGrower(), id, c.Version, desk.FollowUpInput{Note: said})
 	return err
 }

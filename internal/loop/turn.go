@@ -12,6 +12,7 @@ import (
 	"botanik/core/lifecycle"
 	"botanik/core/plan"
 	"botanik/core/remedy"
+	"botanik/internal/accounts"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/store"
@@ -65,7 +66,7 @@ func (s *Service) turn(ctx context.Context, m desk.Moment, id string) (bool, err
 	if err != nil || len(moves) == 0 {
 		return false, err
 	}
-	x, err := s.WorkOut(ctx, m, desk.TheWeather, id, c.Version, "weather", func(m desk.Moment, c *desk.Case) (string, error) {
+	x, err := s.WorkOut(ctx, m, accounts.TheWeather(), id, c.Version, "weather", func(m desk.Moment, c *desk.Case) (string, error) {
 		return s.putOff(m, c, moves, days)
 	})
 	if err != nil || x.Same {

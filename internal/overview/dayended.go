@@ -77,19 +77,28 @@ func (s *Service) Day(ctx context.Context, iso string) (DaySummary, error) {
 	} else if last != "" {
 		out.Before = civil.Of(store.ParseTime(last), m.Clock).String()
 	}
-	s.sumUp(m.Book, &out, deeds)
+	people, err := s.Store.Accounts(ctx)
+	if err != nil {
+		return DaySummary{}, err
+	}
+	names := map[string]string{} // as they are called today
+	for _, a := range people {
+		names[a.ID] = a.Name
+	}
+	s.sumUp(m.Book, &out, deeds, names)
 	return out, nil
 }
 
-func (s *Service) sumUp(b *knowledge.Base, out *DaySummary, deeds []store.Activity) {
+func (s *Service) sumUp(b *knowledge.Base, out *DaySummary, deeds []store.Activity, names map[string]string) {
 	by, looked, named := map[string]*DayOfPerson{}, map[string]map[string]bool{}, map[string]int{}
 	in, minutes := map[string]store.Activity{}, []float64{}
 	handed := map[string]bool{}
 	for _, d := range deeds {
-		p := by[d.Who]
-		if p == nil && d.Who != desk.TheGrower.Name && d.Who != desk.TheWeather.Name {
-			p = &DayOfPerson{Name: d.Who}
-			by[d.Who], looked[d.Who] = p, map[string]bool{}
+		who := cmp.Or(d.WhoID, d.Who) // by name only where no id was kept
+		p := by[who]
+		if p == nil && d.WhoKind == store.ByPerson {
+			p = &DayOfPerson{Name: cmp.Or(names[d.WhoID], d.Who)}
+			by[who], looked[who] = p, map[string]bool{}
 		}
 		switch d.Kind {
 		case "in":
@@ -117,7 +126,7 @@ func (s *Service) sumUp(b *knowledge.Base, out *DaySummary, deeds []store.Activi
 		case "in":
 			p.In++
 		case "look", "verdict":
-			looked[d.Who][d.CaseID] = true
+			looked[who][d.CaseID] = true
 		case "handover":
 			p.Handed++
 		case "followup":

@@ -215,7 +215,7 @@ func (s *Service) honest(p *PackedCase, n int) error {
 		return bad("has a story or pictures without end")
 	}
 	for _, l := range p.Story {
-		if t := store.ParseTime(l.At); t.Year() < 1900 || t.After(soon) || len(l.Who) > mostReach || len(l.Kind) > 40 || len(l.Text) > mostText {
+		if t := store.ParseTime(l.At); t.Year() < 1900 || t.After(soon) || len(l.Who) > mostReach || len(l.WhoID) > mostReach || l.WhoKind != "" && !slices.Contains(store.ActorKinds, l.WhoKind) || len(l.Kind) > 40 || len(l.Text) > mostText {
 			return bad("has a line in its story that cannot be")
 		}
 	}

@@ -27,7 +27,7 @@ func (s *Store) CaseByToken(ctx context.Context, token string) (Case, error) {
 // Events tells a case's story, oldest first, without its before and after.
 func (s *Store) Events(ctx context.Context, id string) ([]Event, error) {
 	out := []Event{}
-	err := s.r.SelectContext(ctx, &out, `SELECT case_id, seq, at, who, kind, text FROM case_event WHERE case_id = ? ORDER BY seq`, id)
+	err := s.r.SelectContext(ctx, &out, `SELECT case_id, seq, at, who, who_id, who_kind, kind, text FROM case_event WHERE case_id = ? ORDER BY seq`, id)
 	return out, err
 }
 

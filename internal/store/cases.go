@@ -1,10 +1,12 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
 	"slices"
+	"strings"
 
 	"github.com/jmoiron/sqlx"
 )
@@ -59,23 +61,57 @@ type Event struct {
 	CaseID string `db:"case_id"`
 	Seq    int    `db:"seq"`
 	At     string `db:"at"`
-	Who    string `db:"who"`
-	Kind   string `db:"kind"`
-	Text   string `db:"text"`
-	After  string `db:"after"` // the whole document after it, now and then
-	Patch  string `db:"patch"` // else what changed, RFC 6902
+	Who    string `db:"who"` // by the name they had then
+	Actor
+	Kind  string `db:"kind"`
+	Text  string `db:"text"`
+	After string `db:"after"` // the whole document after it, now and then
+	Patch string `db:"patch"` // else what changed, RFC 6902
 }
+
+// Actor is who did something: a person of the desk by the id of their account, the grower
+// on their own page, or the weather. A person without an id is from before ids were kept, or
+// of another desk.
+type Actor struct {
+	WhoID   string `db:"who_id" json:"whoId,omitempty"`
+	WhoKind string `db:"who_kind" json:"whoKind,omitempty" enum:"person,grower,weather"`
+}
+
+// The kinds of those who do something.
+const (
+	ByPerson  = "person"
+	ByGrower  = "grower"
+	ByWeather = "weather"
+)
+
+// ActorKinds are all of them.
+var ActorKinds = []string{ByPerson, ByGrower, ByWeather}
 
 // Key makes creating safe to repeat.
 type Key struct {
 	Key, Account, BodyHash string
 }
 
-const brief = `id, number, stage, plant, host_id, place, grower, grower_id, keeper, story, urgency, certainty, cause, degree, verdict_at, ask_on, closed_at, outcome, followed, handed_at, square, photos, import_id, token, created_at, updated_at, version, serial`
+// The columns of a case, once: what never changes after it came in, what a change may write,
+// and what only a whole case is read with. Reading, adding and changing are made of these, so
+// that no text can land in another's place.
+var (
+	lasting = []string{"id", "number", "import_id", "created_at", "serial"}
+	worked  = []string{"stage", "plant", "host_id", "place", "grower", "grower_id", "keeper", "story", "urgency", "certainty", "cause", "degree", "verdict_at", "ask_on", "closed_at", "outcome", "followed", "handed_at", "square", "photos", "token", "updated_at", "version"}
 
-const full = brief + `, doc`
+	brief      = strings.Join(slices.Concat(lasting, worked), ", ")
+	full       = brief + ", doc"
+	insertCase = "INSERT INTO case_file (" + full + ") VALUES (:" + strings.ReplaceAll(full, ", ", ", :") + ")"
+	updateCase = "UPDATE case_file SET " + assigned(append(slices.Clone(worked), "doc")) + " WHERE id = :id AND version = :version - 1"
+)
 
-const insertCase = `INSERT INTO case_file (` + full + `) VALUES (:id, :number, :stage, :plant, :host_id, :place, :grower, :grower_id, :keeper, :story, :urgency, :certainty, :cause, :degree, :verdict_at, :ask_on, :closed_at, :outcome, :followed, :handed_at, :square, :photos, :import_id, :token, :created_at, :updated_at, :version, :serial, :doc)`
+func assigned(columns []string) string {
+	out := make([]string, len(columns))
+	for i, c := range columns {
+		out[i] = c + " = :" + c
+	}
+	return strings.Join(out, ", ")
+}
 
 // AddCase gives the case its number (YY-NNNN) through number, writes it with
 // its first event and, when a key is given, remembers the key. A key seen
@@ -207,7 +243,8 @@ func putTreatments(ctx context.Context, tx *sqlx.Tx, c Case) error {
 }
 
 func addEvent(ctx context.Context, tx *sqlx.Tx, e Event) error {
-	_, err := tx.NamedExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, kind, text, before, after, patch) VALUES (:case_id, :seq, :at, :who, :kind, :text, '', :after, :patch)`, e)
+	e.WhoKind = cmp.Or(e.WhoKind, ByPerson)
+	_, err := tx.NamedExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, who_id, who_kind, kind, text, before, after, patch) VALUES (:case_id, :seq, :at, :who, :who_id, :who_kind, :kind, :text, '', :after, :patch)`, e)
 	return err
 }
 
@@ -259,8 +296,8 @@ func (s *Store) SetCases(ctx context.Context, writes ...Write) error {
 var otherwise = []string{"verdict", "close"}
 
 func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
-	c, from, e := w.Case, w.From, w.Event
-	c.Version = from + 1
+	c, e := w.Case, w.Event
+	c.Version = w.From + 1 // and the stored one has to be the one before it
 	var was struct {
 		Grower string `db:"grower_id"`
 		Cause  string `db:"cause"`
@@ -270,8 +307,7 @@ func setCase(ctx context.Context, tx *sqlx.Tx, w Write) error {
 		return err
 	}
 	c.Serial = was.Serial // its place in the search table, whatever the caller knows of it
-	res, err := tx.ExecContext(ctx, `UPDATE case_file SET stage = ?, plant = ?, host_id = ?, place = ?, grower = ?, grower_id = ?, keeper = ?, story = ?, urgency = ?, certainty = ?, cause = ?, degree = ?, verdict_at = ?, ask_on = ?, closed_at = ?, outcome = ?, followed = ?, handed_at = ?, square = ?, photos = ?, token = ?, updated_at = ?, version = ?, doc = ? WHERE id = ? AND version = ?`,
-		c.Stage, c.Plant, c.HostID, c.Place, c.Grower, c.GrowerID, c.Keeper, c.Story, c.Urgency, c.Certainty, c.Cause, c.Degree, c.VerdictAt, c.AskOn, c.ClosedAt, c.Outcome, c.Followed, c.HandedAt, c.Square, c.Photos, c.Token, c.UpdatedAt, c.Version, c.Doc, c.ID, from)
+	res, err := tx.NamedExecContext(ctx, updateCase, c)
 	if err != nil {
 		return err
 	}

@@ -1,6 +1,7 @@
 package store
 
 import (
+	"cmp"
 	"context"
 	"errors"
 	"fmt"
@@ -12,9 +13,10 @@ import (
 
 // ImportLine is a line of a story whole, as it leaves the desk and comes back.
 type ImportLine struct {
-	Seq    int    `db:"seq" json:"seq"`
-	At     string `db:"at" json:"at"`
-	Who    string `db:"who" json:"who"`
+	Seq int    `db:"seq" json:"seq"`
+	At  string `db:"at" json:"at"`
+	Who string `db:"who" json:"who"`
+	Actor
 	Kind   string `db:"kind" json:"kind"`
 	Text   string `db:"text" json:"text"`
 	Before string `db:"before" json:"before,omitempty"`
@@ -25,7 +27,7 @@ type ImportLine struct {
 // Lines is a case's whole story, oldest first.
 func (s *Store) Lines(ctx context.Context, caseID string) ([]ImportLine, error) {
 	out := []ImportLine{}
-	err := s.r.SelectContext(ctx, &out, `SELECT seq, at, who, kind, text, before, after, patch FROM case_event WHERE case_id = ? ORDER BY seq`, caseID)
+	err := s.r.SelectContext(ctx, &out, `SELECT seq, at, who, who_id, who_kind, kind, text, before, after, patch FROM case_event WHERE case_id = ? ORDER BY seq`, caseID)
 	return out, err
 }
 
@@ -192,7 +194,7 @@ func importCase(ctx context.Context, tx *sqlx.Tx, batch string, x Incoming) (wha
 		return "", "", err
 	}
 	for _, l := range x.Story {
-		if _, err := tx.ExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, kind, text, before, after, patch) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`, c.ID, l.Seq, l.At, l.Who, l.Kind, l.Text, l.Before, l.After, l.Patch); err != nil {
+		if _, err := tx.ExecContext(ctx, `INSERT INTO case_event (case_id, seq, at, who, who_id, who_kind, kind, text, before, after, patch) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`, c.ID, l.Seq, l.At, l.Who, l.WhoID, cmp.Or(l.WhoKind, ByPerson), l.Kind, l.Text, l.Before, l.After, l.Patch); err != nil {
 			return "", "", err
 		}
 	}
@@ -293,24 +295,22 @@ func (s *Store) UndoBatch(ctx context.Context, id, at string) (gone int, stay []
 		if err := tx.SelectContext(ctx, &stay, `SELECT number FROM case_file WHERE import_id = ? AND version <> import_version ORDER BY number`, id); err != nil {
 			return err
 		}
-		const out = `SELECT id FROM case_file WHERE import_id = ? AND version = import_version`
-		if err := tx.GetContext(ctx, &gone, `SELECT count(*) FROM (`+out+`)`, id); err != nil {
+		if err := tx.GetContext(ctx, &gone, `SELECT count(*) FROM case_file WHERE import_id = ? AND version = import_version`, id); err != nil {
 			return err
 		}
-		// A story is append-only but for this: what was never this desk's goes as a whole.
+		// A story is append-only but for this: what was never this desk's goes as a whole. The
+		// tallies follow by themselves.
 		for _, q := range []string{
 			`DROP TRIGGER case_event_no_delete`,
-			`DELETE FROM case_search WHERE rowid IN (SELECT serial FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`DELETE FROM case_event WHERE case_id IN (SELECT id FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`DELETE FROM case_treatment WHERE case_id IN (SELECT id FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`DELETE FROM verdict_change WHERE case_id IN (SELECT id FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`DELETE FROM photo WHERE case_id IN (SELECT id FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`DELETE FROM outbox WHERE case_id IN (SELECT id FROM case_file WHERE import_id = ?1 AND version = import_version)`,
-			`UPDATE stage_count SET n = n - (SELECT count(*) FROM case_file c WHERE c.stage = stage_count.stage AND c.import_id = ?1 AND c.version = c.import_version)`,
-			`UPDATE confirmed_day SET n = n - (SELECT count(*) FROM case_file c WHERE c.degree = 'settled' AND c.cause = confirmed_day.cause AND substr(c.created_at, 1, 10) = confirmed_day.day AND c.import_id = ?1 AND c.version = c.import_version)
-				WHERE (day, cause) IN (SELECT substr(created_at, 1, 10), cause FROM case_file WHERE import_id = ?1 AND degree = 'settled')`,
-			`DELETE FROM confirmed_day WHERE n <= 0`,
-			`DELETE FROM case_file WHERE import_id = ?1 AND version = import_version`,
+			`CREATE TEMP TABLE leaving AS SELECT id, serial FROM case_file WHERE import_id = ?1 AND version = import_version`,
+			`DELETE FROM case_search WHERE rowid IN (SELECT serial FROM leaving)`,
+			`DELETE FROM case_event WHERE case_id IN (SELECT id FROM leaving)`,
+			`DELETE FROM case_treatment WHERE case_id IN (SELECT id FROM leaving)`,
+			`DELETE FROM verdict_change WHERE case_id IN (SELECT id FROM leaving)`,
+			`DELETE FROM photo WHERE case_id IN (SELECT id FROM leaving)`,
+			`DELETE FROM outbox WHERE case_id IN (SELECT id FROM leaving)`,
+			`DELETE FROM case_file WHERE id IN (SELECT id FROM leaving)`,
+			`DROP TABLE leaving`,
 			`DELETE FROM grower WHERE NOT EXISTS (SELECT 1 FROM case_file WHERE grower_id = grower.id)`,
 			`CREATE TRIGGER case_event_no_delete BEFORE DELETE ON case_event BEGIN SELECT RAISE(ABORT, 'the story is append-only'); END`,
 		} {

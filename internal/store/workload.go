@@ -71,9 +71,10 @@ func (s *Store) EndAway(ctx context.Context, account, first string) error {
 
 // Activity is one line of a story on a day, with the case it is of.
 type Activity struct {
-	CaseID    string `db:"case_id"`
-	At        string `db:"at"`
-	Who       string `db:"who"`
+	CaseID string `db:"case_id"`
+	At     string `db:"at"`
+	Who    string `db:"who"`
+	Actor
 	Kind      string `db:"kind"`
 	Number    string `db:"number"`
 	Plant     string `db:"plant"`
@@ -87,7 +88,7 @@ type Activity struct {
 // Deeds are what was done between two moments, the second left out, at most 20000.
 func (s *Store) Deeds(ctx context.Context, from, to string) ([]Activity, error) {
 	out := []Activity{}
-	err := s.r.SelectContext(ctx, &out, `SELECT e.case_id, e.at, e.who, e.kind, c.number, c.plant, c.stage, c.cause, c.degree, c.created_at, e.kind = 'followup' AND e.text LIKE 'no answer%' AS silent
+	err := s.r.SelectContext(ctx, &out, `SELECT e.case_id, e.at, e.who, e.who_id, e.who_kind, e.kind, c.number, c.plant, c.stage, c.cause, c.degree, c.created_at, e.kind = 'followup' AND e.text LIKE 'no answer%' AS silent
 		FROM case_event e INDEXED BY event_at JOIN case_file c ON c.id = e.case_id WHERE e.at >= ? AND e.at < ? ORDER BY e.at, e.case_id, e.seq LIMIT 20000`, from, to)
 	return out, err
 }

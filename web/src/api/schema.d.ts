@@ -3581,8 +3581,11 @@ export interface components {
         FollowUp: {
             /** Format: date-time */
             at: string;
+            /** @description the name they had then */
             by: string;
             count?: components["schemas"]["Recount"];
+            /** @description the grower told it themselves; else somebody of the desk wrote it down */
+            fromGrower?: boolean;
             next?: components["schemas"]["NextMove"];
             note?: string;
             result?: components["schemas"]["Result"];
