@@ -1,6 +1,7 @@
 package desk_test
 
 import (
+	spraydaysroom "botanik/internal/spraydays"
 	"context"
 	"slices"
 	"strings"
@@ -194,7 +195,7 @@ func TestDaysSetByHandAndWhatEachRhythmLeaves(t *testing.T) {
 // The week hour by hour is of the desk's own days, and refuses what is not sprayed.
 func TestTheSprayWeek(t *testing.T) {
 	b := open(t)
-	w, err := b.SprayWeek(context.Background(), desk.SprayAsk{Remedy: "soap"})
+	w, err := b.SprayWeek(context.Background(), spraydaysroom.SprayAsk{Remedy: "soap"})
 	require.NoError(t, err)
 	require.Len(t, w.Days, 7)
 	for _, d := range w.Days {
@@ -204,11 +205,11 @@ func TestTheSprayWeek(t *testing.T) {
 	for _, best := range w.Best {
 		assert.False(t, best.From.Before(w.Now))
 	}
-	for field, in := range map[string]desk.SprayAsk{"remedy": {Remedy: "hose-off"}, "place": {Remedy: "soap", Place: "moon"}} {
+	for field, in := range map[string]spraydaysroom.SprayAsk{"remedy": {Remedy: "hose-off"}, "place": {Remedy: "soap", Place: "moon"}} {
 		_, err := b.SprayWeek(context.Background(), in)
 		assert.Equal(t, field, fault.From(err)[0].Field)
 	}
-	room, err := b.SprayWeek(context.Background(), desk.SprayAsk{Remedy: "soap", Place: "indoors"})
+	room, err := b.SprayWeek(context.Background(), spraydaysroom.SprayAsk{Remedy: "soap", Place: "indoors"})
 	require.NoError(t, err)
 	assert.NotEmpty(t, room.Indoors)
 }

@@ -2,6 +2,7 @@ package desk_test
 
 import (
 	"archive/zip"
+	spraydaysroom "botanik/internal/spraydays"
 	"bytes"
 	"context"
 	"crypto/sha256"
@@ -345,7 +346,7 @@ func TestFilesOfTheAttackAreRefusedInLittleMemory(t *testing.T) {
 		"brackets": strings.Repeat("[", 7_900_000),
 	} {
 		grew := allocated(func() {
-			_, err := b.ReadWeather(ctx, desk.WeatherInput{Name: "x", Text: text})
+			_, err := b.ReadWeather(ctx, spraydaysroom.WeatherInput{Name: "x", Text: text})
 			assert.Error(t, err, name)
 		})
 		assert.Less(t, grew, uint64(120<<20), name)

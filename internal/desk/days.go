@@ -68,7 +68,7 @@ func (s *Service) Task(m Moment, c *Case, tempC *float64) (plan.Task, error) {
 	if r.Treatment == nil {
 		return plan.Task{}, fault.New("remedy", "nothing is chosen to be repeated", "choose a remedy first")
 	}
-	sit, err := s.situation(m, c)
+	sit, err := s.Situation(m, c)
 	if err != nil {
 		return plan.Task{}, err
 	}

@@ -12,11 +12,13 @@ import (
 	"botanik/herbarium"
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
+	growersroom "botanik/internal/growers"
 	looproom "botanik/internal/loop"
 	overviewroom "botanik/internal/overview"
 	practiceroom "botanik/internal/practice"
 	recordroom "botanik/internal/records"
 	"botanik/internal/simulated"
+	spraydaysroom "botanik/internal/spraydays"
 	"botanik/internal/store"
 
 	"github.com/stretchr/testify/assert"
@@ -30,6 +32,8 @@ type bench struct {
 	*practice
 	*overview
 	*loop
+	*growers
+	*spraydays
 	t   testing.TB
 	now time.Time
 	who desk.Person
@@ -39,15 +43,18 @@ type bench struct {
 
 // The rooms beside the desk itself.
 type (
-	records  = recordroom.Service
-	practice = practiceroom.Service
-	overview = overviewroom.Service
-	loop     = looproom.Service
+	records   = recordroom.Service
+	practice  = practiceroom.Service
+	overview  = overviewroom.Service
+	loop      = looproom.Service
+	growers   = growersroom.Service
+	spraydays = spraydaysroom.Service
 )
 
 // runs sits down at a desk.
 func (b *bench) runs(d *desk.Service) {
 	b.Service, b.records, b.practice, b.overview, b.loop = d, recordroom.New(d), practiceroom.New(d), overviewroom.New(d), looproom.New(d)
+	b.growers, b.spraydays = growersroom.New(d), spraydaysroom.New(d)
 }
 
 func open(t testing.TB) *bench {

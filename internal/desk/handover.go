@@ -41,7 +41,7 @@ func (s *Service) SheetOf(m Moment, c *Case) (casefile.Sheet, error) {
 	if c.Verdict == nil {
 		return casefile.Sheet{}, fault.New("verdict", "there is no verdict yet", "settle it, or leave it open and send it on")
 	}
-	sit, err := s.situation(m, c)
+	sit, err := s.Situation(m, c)
 	if err != nil {
 		return casefile.Sheet{}, err
 	}

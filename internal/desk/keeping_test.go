@@ -142,7 +142,7 @@ func TestADesksOwnSheets(t *testing.T) {
 	b.keep(b.CheckIn(ctx, b.who, in, "key-kale-1"))
 	assert.Equal(t, "sea-kale", b.v.Intake.Host)
 
-	later := recordroom.New(desk.New(b.Store, herbarium.Embedded(), b.Weather, b.Now))
+	later := recordroom.New(desk.New(b.Store, herbarium.Embedded(), b.Weather.For(context.Background()), b.Now))
 	later.Books = herbarium.Load
 	require.NoError(t, later.OpenOverlay())
 	require.NoError(t, later.Open(ctx))

@@ -26,5 +26,5 @@ func (m Moment) Engine() *differential.Engine { return m.engine() }
 func (s *Service) Moment(ctx context.Context) (Moment, error) {
 	m, err := s.House.Moment(ctx)
 	b := s.book.Load()
-	return Moment{Moment: m, Book: b.base, Sky: s.Weather, engine: b.engine}, err
+	return Moment{Moment: m, Book: b.base, Sky: s.Weather.For(ctx), engine: b.engine}, err
 }

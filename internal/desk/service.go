@@ -113,7 +113,7 @@ func bookOf(b *knowledge.Base) *book {
 func New(st *store.Store, base *knowledge.Base, standIn weather.Provider, now func() time.Time) *Service {
 	s := &Service{Store: st, Now: now, Begun: now(), reading: make(chan struct{}, 1)}
 	s.written.Store(base)
-	s.Weather = &weathersource.Joined{Kept: s, StandIn: standIn, Station: weathersource.NewStation(func(ctx context.Context) (string, error) {
+	s.Weather = &weathersource.Joined{Kept: weathersource.Files{Store: st}, StandIn: standIn, Station: weathersource.NewStation(func(ctx context.Context) (string, error) {
 		id, _, err := s.House.Identity(ctx)
 		return id.WeatherStation, err
 	}, func() time.Time { return s.Now() })}

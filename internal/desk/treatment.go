@@ -18,14 +18,14 @@ import (
 )
 
 // situation is the case as a treatment sees it at a moment.
-func (s *Service) situation(m Moment, c *Case) (remedy.Situation, error) {
+func (s *Service) Situation(m Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
 	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: settings.KnownSchools(m.Book, c.Schools)}
 	if in.DaysToHarvest != nil { // counted from the day it was brought in
 		left := max(0, *in.DaysToHarvest-m.Today.Sub(civil.Of(c.CreatedAt, m.Clock)))
 		sit.DaysToHarvest = &left
 	}
-	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	air, err := weather.DayOf(m.Sky, m.Spot(), m.Today, m.Clock)
 	if err != nil {
 		return sit, err
 	}
@@ -85,7 +85,7 @@ func (s *Service) advice(m Moment, c *Case) (CaseAdvice, remedy.Situation, error
 	if c.Verdict == nil || c.Verdict.Cause == "" {
 		return CaseAdvice{}, remedy.Situation{}, fault.New("verdict", "nothing can be advised before it is known what it is", "settle the verdict, or send the sample on")
 	}
-	sit, err := s.situation(m, c)
+	sit, err := s.Situation(m, c)
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
@@ -93,7 +93,7 @@ func (s *Service) advice(m Moment, c *Case) (CaseAdvice, remedy.Situation, error
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}
-	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	air, err := weather.DayOf(m.Sky, m.Spot(), m.Today, m.Clock)
 	if err != nil {
 		return CaseAdvice{}, sit, err
 	}

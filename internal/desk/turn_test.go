@@ -1,6 +1,7 @@
 package desk_test
 
 import (
+	spraydaysroom "botanik/internal/spraydays"
 	"context"
 	"strings"
 	"testing"
@@ -167,8 +168,8 @@ func TestHoursBroughtIn(t *testing.T) {
 	ctx := context.Background()
 	b := open(t)
 	b.now = time.Date(2026, 6, 10, 9, 0, 0, 0, time.UTC)
-	week := func() desk.SprayWeek {
-		w, err := b.SprayWeek(ctx, desk.SprayAsk{Remedy: "soap"})
+	week := func() spraydaysroom.SprayWeek {
+		w, err := b.SprayWeek(ctx, spraydaysroom.SprayAsk{Remedy: "soap"})
 		require.NoError(t, err)
 		return w
 	}
@@ -177,7 +178,7 @@ func TestHoursBroughtIn(t *testing.T) {
 	for i := range 24 * 8 {
 		text += b.now.Truncate(24*time.Hour).Add(time.Duration(i)*time.Hour).Format(time.RFC3339) + ",18,60,2,0\n"
 	}
-	in := desk.WeatherInput{Name: "roof.csv", Text: text}
+	in := spraydaysroom.WeatherInput{Name: "roof.csv", Text: text}
 	_, err := b.KeepWeather(ctx, desk.Person{Role: accounts.Trainee}, in)
 	require.ErrorIs(t, err, desk.ErrForbidden)
 	files, err := b.KeepWeather(ctx, b.who, in)

@@ -1,6 +1,7 @@
 package desk_test
 
 import (
+	spraydaysroom "botanik/internal/spraydays"
 	"context"
 	"encoding/json"
 	"strings"
@@ -44,7 +45,7 @@ func TestWhereNoWeatherIsKnownNoneIsMadeUp(t *testing.T) {
 	for _, n := range today.Notices {
 		assert.NotContains(t, []string{"evening", "wet", "moved", "weather"}, n.Kind, n.Bold)
 	}
-	week, err := b.SprayWeek(ctx, desk.SprayAsk{Remedy: "soap"})
+	week, err := b.SprayWeek(ctx, spraydaysroom.SprayAsk{Remedy: "soap"})
 	require.NoError(t, err)
 	assert.Empty(t, week.Days)
 	assert.Empty(t, week.Best)

@@ -139,7 +139,7 @@ func (s *Service) question(m Moment, c *Case, k *knowledge.Cause, in Counted, sa
 		}
 	}
 	q.Young = youngMonths(m, k)
-	sit, err := s.situation(m, c)
+	sit, err := s.Situation(m, c)
 	if err != nil {
 		return q, err
 	}
@@ -298,7 +298,7 @@ func (s *Service) wetHere(m Moment, c *Case, k *knowledge.Cause, out *Weighed) e
 		if !slices.Contains(x.Causes, k.ID) {
 			continue
 		}
-		hours, err := s.Weather.Hours(m.Spot(), m.Today.Add(-wetLately).Midnight(m.Clock), m.Today.Add(1).Midnight(m.Clock))
+		hours, err := m.Sky.Hours(m.Spot(), m.Today.Add(-wetLately).Midnight(m.Clock), m.Today.Add(1).Midnight(m.Clock))
 		if err != nil {
 			return err
 		}

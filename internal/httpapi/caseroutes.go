@@ -8,6 +8,7 @@ import (
 	"botanik/internal/casefile"
 	"botanik/internal/desk"
 	"botanik/internal/loop"
+	"botanik/internal/spraydays"
 
 	"github.com/danielgtaylor/huma/v2"
 )
@@ -80,8 +81,8 @@ func (s *Server) caseRoutes() {
 		Remedy string `query:"remedy" required:"true" maxLength:"60" doc:"id of a product"`
 		Bloom  bool   `query:"bloom" doc:"the plant is in flower"`
 		Place  string `query:"place" maxLength:"20" doc:"indoors, greenhouse, balcony, garden or orchard; garden when left out"`
-	}) (desk.SprayWeek, error) {
-		return s.desk.SprayWeek(ctx, desk.SprayAsk{Remedy: in.Remedy, InBloom: in.Bloom, Place: in.Place})
+	}) (spraydays.SprayWeek, error) {
+		return s.spraydays.SprayWeek(ctx, spraydays.SprayAsk{Remedy: in.Remedy, InBloom: in.Bloom, Place: in.Place})
 	})
 	get(s, "sheet", "cases", "/cases/{id}/sheet", "The grower's page as it would be handed over", func(ctx context.Context, in *byID) (casefile.Sheet, error) { return s.desk.Sheet(ctx, in.ID) })
 	ask(s, "weigh", "cases", "/cases/{id}/weigh", "Hold a count against what is borne", func(ctx context.Context, in *struct {

@@ -5,6 +5,7 @@ import (
 	"net/http"
 
 	"botanik/internal/desk"
+	"botanik/internal/growers"
 	"botanik/internal/loop"
 	"botanik/internal/overview"
 	"botanik/internal/records"
@@ -57,11 +58,11 @@ type countBody struct {
 func (s *Server) growerRoutes() {
 	get(s, "growers", "growers", "/growers", "Who came before, by the beginning of a name or of how they are reached", func(ctx context.Context, in *struct {
 		Words string `query:"q" required:"true" maxLength:"80" doc:"two letters at least"`
-	}) ([]desk.Grower, error) {
-		return s.desk.Growers(ctx, in.Words)
+	}) ([]growers.Grower, error) {
+		return s.growers.Growers(ctx, in.Words)
 	})
-	get(s, "export-grower", "growers", "/growers/export", "All the desk keeps of a person (coordinator)", func(ctx context.Context, in *byPerson) (desk.GrowerFile, error) {
-		return s.desk.ExportGrower(ctx, who(ctx), in.Person)
+	get(s, "export-grower", "growers", "/growers/export", "All the desk keeps of a person (coordinator)", func(ctx context.Context, in *byPerson) (growers.GrowerFile, error) {
+		return s.growers.ExportGrower(ctx, who(ctx), in.Person)
 	})
 	get(s, "grower-mentions", "growers", "/growers/mentions", "Where parts of a person's name stand alone in their cases (coordinator)", func(ctx context.Context, in *byPerson) ([]records.Mention, error) {
 		return s.records.Mentions(ctx, who(ctx), in.Person)
@@ -70,11 +71,11 @@ func (s *Server) growerRoutes() {
 		return s.records.ForgetGrower(ctx, who(ctx), in.Body.Person, in.Body.Also)
 	})
 	ask(s, "merge-growers", "growers", "/growers/merge", "Two persons are one (coordinator)", func(ctx context.Context, in *struct{ Body mergeBody }) (countBody, error) {
-		n, err := s.desk.MergeGrowers(ctx, who(ctx), in.Body.From, in.Body.Into)
+		n, err := s.growers.MergeGrowers(ctx, who(ctx), in.Body.From, in.Body.Into)
 		return countBody{n}, err
 	})
-	ask(s, "split-grower", "growers", "/growers/split", "Some cases of a person are another's (coordinator)", func(ctx context.Context, in *struct{ Body splitBody }) (desk.Grower, error) {
-		return s.desk.SplitGrower(ctx, who(ctx), in.Body.Person, in.Body.Name, in.Body.Contact, in.Body.Cases)
+	ask(s, "split-grower", "growers", "/growers/split", "Some cases of a person are another's (coordinator)", func(ctx context.Context, in *struct{ Body splitBody }) (growers.Grower, error) {
+		return s.growers.SplitGrower(ctx, who(ctx), in.Body.Person, in.Body.Name, in.Body.Contact, in.Body.Cases)
 	})
 	get(s, "together", "cases", "/cases/{id}/together", "What else of this grower's could be handed over, and what was, with one list of days and of what to buy", func(ctx context.Context, in *byID) (loop.JointHandout, error) {
 		return s.loop.JointHandout(ctx, in.ID)

@@ -22,12 +22,14 @@ import (
 	"botanik/internal/accounts"
 	"botanik/internal/camera"
 	"botanik/internal/desk"
+	"botanik/internal/growers"
 	"botanik/internal/httpapi/humafiber"
 	"botanik/internal/loop"
 	"botanik/internal/overview"
 	"botanik/internal/photo"
 	"botanik/internal/practice"
 	"botanik/internal/records"
+	"botanik/internal/spraydays"
 	"botanik/internal/store"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -62,16 +64,18 @@ type Options struct {
 
 // Server is the API and the page over one desk.
 type Server struct {
-	App      *fiber.App
-	API      huma.API
-	desk     *desk.Service
-	records  *records.Service
-	overview *overview.Service
-	loop     *loop.Service
-	practice *practice.Service
-	people   *accounts.Service
-	log      *slog.Logger
-	opts     Options
+	App       *fiber.App
+	API       huma.API
+	desk      *desk.Service
+	records   *records.Service
+	overview  *overview.Service
+	loop      *loop.Service
+	practice  *practice.Service
+	growers   *growers.Service
+	spraydays *spraydays.Service
+	people    *accounts.Service
+	log       *slog.Logger
+	opts      Options
 
 	tagged atomic.Pointer[taggedBook]
 	large  chan struct{} // how many large bodies are taken in at once
@@ -80,7 +84,7 @@ type Server struct {
 
 // New builds the app over a desk with its records.
 func New(r *records.Service, p *accounts.Service, opts Options) *Server {
-	s := &Server{desk: r.Service, records: r, loop: loop.New(r.Service), overview: overview.New(r.Service), practice: practice.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
+	s := &Server{desk: r.Service, records: r, loop: loop.New(r.Service), overview: overview.New(r.Service), practice: practice.New(r.Service), growers: growers.New(r.Service), spraydays: spraydays.New(r.Service), people: p, log: opts.Log, opts: opts, large: make(chan struct{}, 4)}
 	s.App = fiber.New(fiber.Config{
 		Immutable: true, CaseSensitive: true, BodyLimit: drainLimit, StreamRequestBody: true,
 		ReadTimeout: 15 * time.Second, WriteTimeout: 30 * time.Second, IdleTimeout: 60 * time.Second,

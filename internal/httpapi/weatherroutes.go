@@ -7,8 +7,8 @@ import (
 
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
-	"botanik/internal/desk"
 	"botanik/internal/loop"
+	"botanik/internal/spraydays"
 	"botanik/internal/weatherfile"
 
 	"github.com/danielgtaylor/huma/v2"
@@ -22,40 +22,40 @@ func (s *Server) weatherRoutes() {
 		op.Tags, op.DefaultStatus, op.MaxBodyBytes, op.BodyReadTimeout, op.Middlewares = []string{"spray days"}, http.StatusOK, weatherLimit, time.Minute, huma.Middlewares{s.fewLarge}
 		return op
 	}
-	type files struct{ Body []desk.WeatherFile }
-	get(s, "weather-files", "spray days", "/weather/files", "Files of weather that were brought in, newest first", func(ctx context.Context, _ *none) ([]desk.WeatherFile, error) {
-		return s.desk.WeatherFiles(ctx)
+	type files struct{ Body []spraydays.WeatherFile }
+	get(s, "weather-files", "spray days", "/weather/files", "Files of weather that were brought in, newest first", func(ctx context.Context, _ *none) ([]spraydays.WeatherFile, error) {
+		return s.spraydays.WeatherFiles(ctx)
 	})
 	huma.Register(s.asking(), large(huma.Operation{OperationID: "read-weather", Method: http.MethodPost, Path: "/weather/read", Summary: "Read a file of hours without keeping it: columns, units, gaps, rows refused"}),
-		func(ctx context.Context, in *struct{ Body desk.WeatherInput }) (*struct{ Body desk.WeatherReading }, error) {
-			r, err := s.desk.ReadWeather(ctx, in.Body)
+		func(ctx context.Context, in *struct{ Body spraydays.WeatherInput }) (*struct{ Body spraydays.WeatherReading }, error) {
+			r, err := s.spraydays.ReadWeather(ctx, in.Body)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}
-			return &struct{ Body desk.WeatherReading }{r}, nil
+			return &struct{ Body spraydays.WeatherReading }{r}, nil
 		})
 	huma.Register(s.asking(), large(huma.Operation{OperationID: "keep-weather", Method: http.MethodPost, Path: "/weather/files", Summary: "Bring in a file of hours; they stand before the simulated ones"}),
-		func(ctx context.Context, in *struct{ Body desk.WeatherInput }) (*files, error) {
-			f, err := s.desk.KeepWeather(ctx, who(ctx), in.Body)
+		func(ctx context.Context, in *struct{ Body spraydays.WeatherInput }) (*files, error) {
+			f, err := s.spraydays.KeepWeather(ctx, who(ctx), in.Body)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}
 			return &files{f}, nil
 		})
-	register(s, s.asking(), http.MethodDelete, "drop-weather", "spray days", "/weather/files/{id}", "Take a file of hours out again", func(ctx context.Context, in *byID) ([]desk.WeatherFile, error) {
-		return s.desk.DropWeather(ctx, who(ctx), in.ID)
+	register(s, s.asking(), http.MethodDelete, "drop-weather", "spray days", "/weather/files/{id}", "Take a file of hours out again", func(ctx context.Context, in *byID) ([]spraydays.WeatherFile, error) {
+		return s.spraydays.DropWeather(ctx, who(ctx), in.ID)
 	})
-	get(s, "lately", "spray days", "/spray-days/lately", "The air of the last days: pressure, wet spells, and what still protects the plants of open cases", func(ctx context.Context, _ *none) (desk.RecentWeather, error) {
-		return s.desk.RecentWeather(ctx)
+	get(s, "lately", "spray days", "/spray-days/lately", "The air of the last days: pressure, wet spells, and what still protects the plants of open cases", func(ctx context.Context, _ *none) (spraydays.RecentWeather, error) {
+		return s.spraydays.RecentWeather(ctx)
 	})
 	get(s, "since-spray", "spray days", "/spray-days/since", "What is left of something that protects, and when it may be put on again", func(ctx context.Context, in *struct {
 		Remedy string `query:"remedy" required:"true" maxLength:"60" doc:"id of one that protects leaves: copper, sulfur"`
 		On     string `query:"on" required:"true" maxLength:"10" doc:"the day it was put on, YYYY-MM-DD"`
 	}) (sprayday.Since, error) {
-		return s.desk.Since(ctx, in.Remedy, in.On)
+		return s.spraydays.Since(ctx, in.Remedy, in.On)
 	})
-	ask(s, "winter", "spray days", "/spray-days/winter", "A dormant programme: whether last year deserves one, tasks, sprays and their days", func(ctx context.Context, in *struct{ Body desk.WinterAsk }) (remedy.WinterPlan, error) {
-		return s.desk.Winter(ctx, in.Body)
+	ask(s, "winter", "spray days", "/spray-days/winter", "A dormant programme: whether last year deserves one, tasks, sprays and their days", func(ctx context.Context, in *struct{ Body spraydays.WinterAsk }) (remedy.WinterPlan, error) {
+		return s.spraydays.Winter(ctx, in.Body)
 	})
 	get(s, "feeds", "calendar", "/calendars", "Private addresses of calendars that are open", func(ctx context.Context, _ *none) ([]loop.Feed, error) {
 		return s.loop.Feeds(ctx, who(ctx))

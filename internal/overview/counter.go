@@ -54,7 +54,7 @@ func (s *Service) Today(ctx context.Context) (Today, error) {
 	if err != nil {
 		return Today{}, err
 	}
-	air, err := weather.DayOf(s.Weather, m.Spot(), m.Today, m.Clock)
+	air, err := weather.DayOf(m.Sky, m.Spot(), m.Today, m.Clock)
 	if err != nil {
 		return Today{}, err
 	}
@@ -159,7 +159,7 @@ func (s *Service) notices(ctx context.Context, out *Today, m desk.Moment) error 
 
 // eveningNotice tells of an evening that suits spraying, by the same rule as Spray days.
 func (s *Service) eveningNotice(m desk.Moment, out *Today) error {
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(2).Midnight(m.Clock))
+	hours, err := m.Sky.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(2).Midnight(m.Clock))
 	if err != nil {
 		return err
 	}
@@ -195,7 +195,7 @@ func (s *Service) wetAhead(m desk.Moment, out *Today) error {
 	for _, a := range out.Ask {
 		watched = append(watched, a.Tag)
 	}
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(wetDays).Midnight(m.Clock))
+	hours, err := m.Sky.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(wetDays).Midnight(m.Clock))
 	if err != nil {
 		return err
 	}

@@ -323,7 +323,7 @@ func (s *Service) degreeDays(m desk.Moment) (of func(on civil.Day, lower, upper 
 		days, read := years[on.Year()]
 		if !read {
 			var err error
-			if days, err = weather.Daily(s.Weather, m.Spot(), start, civil.Date(on.Year()+1, 1, 1).Sub(start), m.Clock); err != nil {
+			if days, err = weather.Daily(m.Sky, m.Spot(), start, civil.Date(on.Year()+1, 1, 1).Sub(start), m.Clock); err != nil {
 				return 0, false
 			}
 			years[on.Year()] = days

@@ -10,14 +10,14 @@ import (
 	"botanik/core/weather"
 )
 
-// KeptHours is what was brought in files.
-type KeptHours interface {
-	KeptHours(ctx context.Context, from, to time.Time) ([]weather.Hour, error)
+// Kept is what was brought in files.
+type Kept interface {
+	Hours(ctx context.Context, from, to time.Time) ([]weather.Hour, error)
 }
 
-// Joined is a weather.Provider that gives every hour from the best source that knows it. Safe for many goroutines.
+// Joined gives every hour from the best source that knows it. Safe for many goroutines.
 type Joined struct {
-	Kept    KeptHours
+	Kept    Kept
 	Station *Station
 	StandIn weather.Provider // gives what nobody measured; nil where nothing is made up
 }
@@ -25,9 +25,24 @@ type Joined struct {
 // patience is how long one question may take.
 const patience = 5 * time.Second
 
+// For is the sky as one request asks of it: what the request waits for ends with it.
+func (j *Joined) For(ctx context.Context) weather.Provider { return asked{j, ctx} }
+
+// asked is bound to the request it answers: core knows hours and no requests.
+type asked struct {
+	of  *Joined
+	ctx context.Context
+}
+
+func (a asked) Kind() string { return a.of.Kind() }
+
+func (a asked) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
+	return a.of.Hours(a.ctx, p, from, to)
+}
+
 // Hours of a place, each from a file, else the station, else the stand-in. Where there is
 // none an hour that nobody knows is left out.
-func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, error) {
+func (j *Joined) Hours(ctx context.Context, p weather.Place, from, to time.Time) ([]weather.Hour, error) {
 	out := []weather.Hour{}
 	if j.StandIn != nil {
 		var err error
@@ -45,10 +60,10 @@ func (j *Joined) Hours(p weather.Place, from, to time.Time) ([]weather.Hour, err
 			}
 		}
 	}
-	over(j.Station.hours(context.Background(), from, to)) // waits a moment at most
-	ctx, cancel := context.WithTimeout(context.Background(), patience)
+	over(j.Station.hours(ctx, from, to)) // waits a moment at most
+	ctx, cancel := context.WithTimeout(ctx, patience)
 	defer cancel()
-	kept, err := j.Kept.KeptHours(ctx, from, to)
+	kept, err := j.Kept.Hours(ctx, from, to)
 	if err != nil {
 		return nil, err
 	}

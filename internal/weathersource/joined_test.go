@@ -21,7 +21,7 @@ import (
 // kept are hours brought in a file.
 type kept []weather.Hour
 
-func (k kept) KeptHours(_ context.Context, from, to time.Time) ([]weather.Hour, error) {
+func (k kept) Hours(_ context.Context, from, to time.Time) ([]weather.Hour, error) {
 	out := []weather.Hour{}
 	for _, h := range k {
 		if !h.At.Before(from) && h.At.Before(to) {
@@ -44,7 +44,7 @@ func TestEveryHourIsFromTheBestWhoKnowsIt(t *testing.T) {
 	defer station.Close()
 	at, now := station.URL, noon
 	j := joined(&at, &now, kept{{At: noon, TempC: 11, Humidity: 50, From: "roof.csv"}})
-	hours, err := j.Hours(weather.Place{Lat: 50}, noon, noon.Add(20*24*time.Hour))
+	hours, err := j.Hours(context.Background(), weather.Place{Lat: 50}, noon, noon.Add(20*24*time.Hour))
 	require.NoError(t, err)
 	require.Len(t, hours, 480)
 	assert.Equal(t, "roof.csv", hours[0].From)
@@ -55,7 +55,7 @@ func TestEveryHourIsFromTheBestWhoKnowsIt(t *testing.T) {
 	assert.Contains(t, j.Sources(hours), "simulated forecast")
 
 	none := ""
-	hours, err = joined(&none, &now, nil).Hours(weather.Place{}, noon, noon.Add(3*time.Hour))
+	hours, err = joined(&none, &now, nil).Hours(context.Background(), weather.Place{}, noon, noon.Add(3*time.Hour))
 	require.NoError(t, err)
 	assert.Equal(t, "simulated forecast", joined(&none, &now, nil).Sources(hours))
 }
@@ -77,7 +77,7 @@ func TestAStationThatIsNotHeard(t *testing.T) {
 	at, now := station.URL, noon
 	j := joined(&at, &now, nil)
 	hours := func() string {
-		h, err := j.Hours(weather.Place{}, noon, noon.Add(5*time.Hour))
+		h, err := j.Hours(context.Background(), weather.Place{}, noon, noon.Add(5*time.Hour))
 		require.NoError(t, err)
 		return j.Sources(h)
 	}
@@ -117,7 +117,7 @@ func TestASilentStationCostsNobodyTheirTime(t *testing.T) {
 	var all sync.WaitGroup
 	for range 16 {
 		all.Go(func() {
-			h, err := j.Hours(weather.Place{}, noon, noon.Add(2*time.Hour))
+			h, err := j.Hours(context.Background(), weather.Place{}, noon, noon.Add(2*time.Hour))
 			assert.NoError(t, err)
 			assert.Contains(t, j.Sources(h), "my file")
 		})

@@ -1,4 +1,4 @@
-package desk
+package spraydays
 
 import (
 	"context"
@@ -13,6 +13,7 @@ import (
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
 	"botanik/core/weather"
+	"botanik/internal/desk"
 )
 
 // SprayAsk is what is to be put on, and where.
@@ -66,7 +67,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 		out.Indoors = roomHours(r)
 	}
 	from := m.Today.Midnight(m.Clock)
-	hours, err := s.Weather.Hours(m.Spot(), from, m.Today.Add(sprayDays+1).Midnight(m.Clock))
+	hours, err := m.Sky.Hours(m.Spot(), from, m.Today.Add(sprayDays+1).Midnight(m.Clock))
 	if err != nil {
 		return SprayWeek{}, err
 	}
@@ -81,7 +82,7 @@ func (s *Service) SprayWeek(ctx context.Context, in SprayAsk) (SprayWeek, error)
 
 // judge lays the hours on their days. A day more than is shown is looked at, so that
 // the last one's drying is known.
-func (w *SprayWeek) judge(m Moment, hours []weather.Hour) {
+func (w *SprayWeek) judge(m desk.Moment, hours []weather.Hour) {
 	judged, wet := sprayday.JudgeHours(hours, w.Needs, m.Spot().Lat, m.Spot().Lon), sprayday.Wet(hours)
 	ahead := []sprayday.Judged{}
 	for i, h := range judged {

@@ -1,4 +1,4 @@
-package desk
+package spraydays
 
 import (
 	"context"
@@ -9,6 +9,7 @@ import (
 	"botanik/core/humanise"
 	"botanik/core/weather"
 	"botanik/internal/accounts"
+	"botanik/internal/desk"
 	"botanik/internal/store"
 	"botanik/internal/weatherfile"
 )
@@ -73,9 +74,9 @@ const mostWeatherFiles = 260
 // KeepWeather takes the hours of a file into the desk: from then on they stand before the
 // station's and the simulated ones. Errors name doubts where something looks wrong and
 // nobody said it is right.
-func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) ([]WeatherFile, error) {
+func (s *Service) KeepWeather(ctx context.Context, who desk.Person, in WeatherInput) ([]WeatherFile, error) {
 	if !who.May(accounts.BringWeather) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	if in.Name = humanise.Line(in.Name); in.Name == "" {
 		return nil, fault.New("name", "is empty", "give the file's name; its hours carry it")
@@ -91,7 +92,7 @@ func (s *Service) KeepWeather(ctx context.Context, who Person, in WeatherInput) 
 	for _, h := range r.Hours {
 		hours = append(hours, store.WeatherHour{At: h.At.Unix(), Temp: h.TempC, Humidity: h.Humidity, Wind: h.WindMs, Gust: h.GustMs, Rain: h.RainMm, WindFrom: h.WindFrom})
 	}
-	f := store.WeatherFile{ID: NewID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
+	f := store.WeatherFile{ID: desk.NewID(s.Now()), Name: in.Name, Who: who.Name, At: store.Stamp(s.Now()), First: hours[0].At, Last: hours[len(hours)-1].At, Hours: len(hours)}
 	kept, err := s.Store.WeatherFiles(ctx)
 	if err != nil {
 		return nil, err
@@ -130,30 +131,12 @@ func (s *Service) WeatherFiles(ctx context.Context) ([]WeatherFile, error) {
 }
 
 // DropWeather takes a file's hours out again.
-func (s *Service) DropWeather(ctx context.Context, who Person, id string) ([]WeatherFile, error) {
+func (s *Service) DropWeather(ctx context.Context, who desk.Person, id string) ([]WeatherFile, error) {
 	if !who.May(accounts.BringWeather) {
-		return nil, ErrForbidden
+		return nil, desk.ErrForbidden
 	}
 	if err := s.Store.DropWeather(ctx, id); err != nil {
 		return nil, err
 	}
 	return s.WeatherFiles(ctx)
-}
-
-// KeptHours are the hours of the files.
-func (s *Service) KeptHours(ctx context.Context, from, to time.Time) ([]weather.Hour, error) {
-	rows, err := s.Store.WeatherHours(ctx, from.Unix(), to.Unix())
-	if err != nil || len(rows) == 0 {
-		return nil, err
-	}
-	files, err := s.Store.WeatherFiles(ctx)
-	names := map[string]string{}
-	for _, f := range files {
-		names[f.ID] = f.Name
-	}
-	out := make([]weather.Hour, 0, len(rows))
-	for _, h := range rows {
-		out = append(out, weather.Hour{At: time.Unix(h.At, 0).UTC(), TempC: h.Temp, Humidity: h.Humidity, WindMs: h.Wind, GustMs: h.Gust, RainMm: h.Rain, WindFrom: h.WindFrom, From: names[h.File]})
-	}
-	return out, err
 }

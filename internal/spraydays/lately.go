@@ -1,4 +1,4 @@
-package desk
+package spraydays
 
 import (
 	"context"
@@ -11,6 +11,7 @@ import (
 	"botanik/core/plan"
 	"botanik/core/remedy"
 	"botanik/core/sprayday"
+	"botanik/internal/desk"
 	"botanik/internal/settings"
 )
 
@@ -47,7 +48,7 @@ func (s *Service) RecentWeather(ctx context.Context) (RecentWeather, error) {
 	if err != nil {
 		return RecentWeather{}, err
 	}
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Add(1-lookBack).Midnight(m.Clock), m.Now)
+	hours, err := m.Sky.Hours(m.Spot(), m.Today.Add(1-lookBack).Midnight(m.Clock), m.Now)
 	if err != nil {
 		return RecentWeather{}, err
 	}
@@ -124,8 +125,8 @@ func (s *Service) Since(ctx context.Context, id, on string) (sprayday.Since, err
 	return s.since(m, r, day)
 }
 
-func (s *Service) since(m Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
-	hours, err := s.Weather.Hours(m.Spot(), on.Add(1).Midnight(m.Clock), m.Now) // what fell on the day itself may have been before
+func (s *Service) since(m desk.Moment, r *knowledge.Remedy, on civil.Day) (sprayday.Since, error) {
+	hours, err := m.Sky.Hours(m.Spot(), on.Add(1).Midnight(m.Clock), m.Now) // what fell on the day itself may have been before
 	if err != nil {
 		return sprayday.Since{}, err
 	}
@@ -154,7 +155,7 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 		if err != nil {
 			return remedy.WinterPlan{}, err
 		}
-		if sit, err = s.situation(m, &c); err != nil {
+		if sit, err = s.Situation(m, &c); err != nil {
 			return remedy.WinterPlan{}, err
 		}
 		if in.Host != "" {
@@ -166,7 +167,7 @@ func (s *Service) Winter(ctx context.Context, in WinterAsk) (remedy.WinterPlan, 
 	if err != nil {
 		return winter, err
 	}
-	hours, err := s.Weather.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(plan.WarmthDays).Midnight(m.Clock))
+	hours, err := m.Sky.Hours(m.Spot(), m.Today.Midnight(m.Clock), m.Today.Add(plan.WarmthDays).Midnight(m.Clock))
 	if err != nil {
 		return winter, err
 	}
