@@ -64,6 +64,7 @@ api: $(PAGE)
 	go test ./internal/httpapi -run TestExamples -record -count=1
 	go run ./cmd/botanik openapi > internal/httpapi/openapi.json
 	cd web && node scripts/types.mjs src/api/schema.d.ts
+	cd web && node scripts/words.mjs ../core/knowledge/drawingwords.json
 
 check: $(PAGE)
 	@test -z "$$(gofmt -l cmd core herbarium internal e2e web/embed.go)" || (gofmt -l cmd core herbarium internal e2e web/embed.go; echo "run gofmt -w on these"; exit 1)
@@ -74,6 +75,7 @@ check: $(PAGE)
 	go run ./cmd/botanik kb check
 	@go run ./cmd/botanik openapi | diff -q - internal/httpapi/openapi.json >/dev/null || (echo "internal/httpapi/openapi.json is stale: make api"; exit 1)
 	@cd web && node scripts/types.mjs /tmp/botanik-schema.d.ts && diff -q /tmp/botanik-schema.d.ts src/api/schema.d.ts >/dev/null || (echo "web/src/api/schema.d.ts is stale: make api"; exit 1)
+	@cd web && node scripts/words.mjs /tmp/botanik-words.json >/dev/null 2>&1 && diff -q /tmp/botanik-words.json ../core/knowledge/drawingwords.json >/dev/null || (echo "core/knowledge/drawingwords.json is stale: make api"; exit 1)
 
 # Pictures of the demo desk for the README.
 shots: browser $(PAGE)

@@ -90,6 +90,7 @@ func Check(b *Base) []Problem {
 	k := &checker{b: b}
 	for _, f := range b.Findings {
 		k.finding(f)
+		k.stateDrawing(f)
 	}
 	for _, h := range b.Hosts {
 		k.host(h)
@@ -101,6 +102,7 @@ func Check(b *Base) []Problem {
 	k.classes()
 	for _, c := range b.Causes {
 		k.cause(c)
+		k.drawing(c)
 	}
 	k.book()
 	for _, r := range b.KindRules {

@@ -19,7 +19,7 @@ func sound() (*knowledge.Cause, *knowledge.Cause, *knowledge.Finding, *knowledge
 	hose := &knowledge.Remedy{ID: "hose", Name: "Hose", Rung: 1, Kind: "action", Bloom: "fine", Food: "fine", Indoors: "fine", How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement of a test"}
 	soap := &knowledge.Remedy{ID: "soap", Name: "Soap", Rung: 4, Kind: "product", Ingredient: "salts", ResistanceGroup: "UN", Bloom: "evening", Food: "fine", Indoors: "fine", Hour: "free", RepeatMin: 4, RepeatMax: 9, MaxApplications: 3, How: []string{"x"}, Cautions: []string{"x"}, Source: "judgement", Rates: []knowledge.Rate{{ID: "spray", Low: "10 mL per L", High: "20 mL per L"}}}
 	mk := func(id, other string) *knowledge.Cause {
-		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Efficacy: "good"}}, Plain: "x", Drawing: map[string]any{"a": "b"}, Source: "judgement of a test"}
+		return &knowledge.Cause{ID: id, Name: id, Class: "mite", Kind: "pest", Group: "g" + id, Commonness: "common", Hosts: map[string]string{"any": "usual"}, Parts: []string{"leaf"}, Findings: map[string]map[string]knowledge.Frequency{"flecks": {"yes": "usually"}}, Confirms: []knowledge.Sign{{Finding: "flecks", States: []string{"yes"}}}, MustLook: []string{"flecks"}, LookAlikes: []knowledge.LookAlike{{Cause: other, Split: "look"}}, Spread: "x", Why: []string{"x"}, Seriousness: "low", Tolerable: knowledge.Tolerable{Text: "x", Source: "judgement of a test"}, Recovers: "x", Disposal: "bag", Actions: []knowledge.Action{{Remedy: "hose", Efficacy: "good"}}, Plain: "x", Drawing: map[string]any{"subject": "leaf"}, Source: "judgement of a test"}
 	}
 	con := &knowledge.Conflict{A: "hose", B: "soap", Tank: "never", Why: "x", Source: "judgement of a test"}
 	lt := &knowledge.LifeTable{ID: "m", Name: "m", Source: "x", Stages: []knowledge.LifeStage{{ID: "egg", Lower: 10, Upper: 30, DD: 50}}}
@@ -171,11 +171,18 @@ func TestCheckNamesEachBrokenRule(t *testing.T) {
 		"a slide measured at nothing": {func(p *parts) { p.slide.Ranges = map[string][2]float64{"lobes": {1, 2}} }, "slide s", "no range"},
 		"a slide on no plant":         {func(p *parts) { p.slide.Hosts = []string{"triffid"} }, "slide s", "triffid"},
 		"a cause on another's sheet":  {func(p *parts) { p.a.Class, p.a.Kind, p.a.From = "mite", "pest", "herbarium/causes/moths.yaml" }, "cause a", "move it to mites"},
-		"a protocol of no danger":     {func(p *parts) { p.protocol.Mind = "" }, "protocol p", "mind"},
-		"a protocol of no steps":      {func(p *parts) { p.protocol.Steps = nil }, "protocol p", "no steps"},
-		"a slide unsourced":           {func(p *parts) { p.slide.Source = "" }, "slide s", "source"},
-		"a stage that cannot grow":    {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
-		"more than all live":          {func(p *parts) { p.lt.Lays = knowledge.Lays{DD: 90, Eggs: 9, Daughters: 1, Lives: 2} }, "life table m", "lays"},
+		"a sign nothing draws":        {func(p *parts) { p.a.Drawing = map[string]any{"subject": "leaf", "damage": []any{"stippling", "polka"}} }, "cause a", "polka"},
+		"a sign of another part":      {func(p *parts) { p.a.Drawing = map[string]any{"subject": "root", "damage": []any{"stippling"}} }, "cause a", "stippling"},
+		"a trait in another's words": {func(p *parts) {
+			p.a.Drawing = map[string]any{"subject": "pest", "body": "mite", "legs": "8, front-legs: long"}
+		}, "cause a", "front-legs"},
+		"a trait nothing draws by": {func(p *parts) { p.a.Drawing = map[string]any{"subject": "pest", "body": "mite", "hat": "red"} }, "cause a", "hat"},
+		"a body nobody has":        {func(p *parts) { p.a.Drawing = map[string]any{"subject": "pest", "body": "dragon"} }, "cause a", "dragon"},
+		"a protocol of no danger":  {func(p *parts) { p.protocol.Mind = "" }, "protocol p", "mind"},
+		"a protocol of no steps":   {func(p *parts) { p.protocol.Steps = nil }, "protocol p", "no steps"},
+		"a slide unsourced":        {func(p *parts) { p.slide.Source = "" }, "slide s", "source"},
+		"a stage that cannot grow": {func(p *parts) { p.lt.Stages[0].DD = 0 }, "life table m", "thermal need"},
+		"more than all live":       {func(p *parts) { p.lt.Lays = knowledge.Lays{DD: 90, Eggs: 9, Daughters: 1, Lives: 2} }, "life table m", "lays"},
 	} {
 		t.Run(name, func(t *testing.T) {
 			list := run(c.change)

@@ -15,6 +15,7 @@ import { plantOf, drawn as plants } from './plants/plants';
 import { scatter } from './random';
 import type { Sign } from './signs';
 import { knows, partOf } from './things';
+import { drawingWords } from './words';
 
 type Cause = { id: string; name: string; drawing: Drawing; size_mm?: number[]; look_alikes?: { cause: string }[] };
 
@@ -106,6 +107,34 @@ describe('drawings', () => {
       for (const l of s.layers ?? []) expect(knows('leaf', l), `${key}: ${l}`).toBe(true);
       if (s.animals) expect(bodies[String(s.animals.body)], key).toBeDefined();
     }
+  });
+});
+
+describe('the words there are for drawings', () => {
+  it('each change what is drawn, but for those that say how it is anyhow', () => {
+    const bare = [
+      ...Object.keys(bodies).map((body) => ({ subject: 'pest', body })),
+      ...['root', 'stem', 'fruit', 'pot', 'plant', 'leaf'].map((subject) => ({ subject })),
+    ].map((d): [Drawing, string] => [d, draw(d)]);
+    const same = Object.entries(drawingWords.traits).flatMap(([key, list]) =>
+      list
+        .filter((w) => bare.every(([d, without]) => draw({ ...d, [key]: /^\d+$/.test(w) ? Number(w) : w }) === without))
+        .map((w) => `${key}: ${w}`),
+    );
+    const anyhow = [
+      'wings: fringed, moth, lace',
+      'legs: 6, 8',
+      'prolegs: 5',
+      'marks: none',
+      'shape: oval',
+      'wax: ribbed-sac, short, tuft',
+      'head: brown',
+      'cover: round-flat',
+      'tails: short',
+    ];
+    expect(same).toEqual(
+      anyhow.flatMap((x) => (x.split(': ')[1] ?? '').split(', ').map((w) => `${x.split(': ')[0]}: ${w}`)),
+    );
   });
 });
 

@@ -13,7 +13,7 @@ import { Stem } from './things/stem';
 import { stemWords } from './things/stemsigns';
 import { Turf, turfWords } from './things/turf';
 
-const words: Record<string, object> = {
+export const partWords: Record<string, object> = {
   root: rootWords,
   stem: stemWords,
   fruit: fruitWords,
@@ -41,7 +41,8 @@ export const partOf = (d: Drawing): string => {
 };
 
 /** Whether the kit can draw a damage word on a part. */
-export const knows = (part: string, word: string) => (part === 'leaf' ? isLeafWord(word) : word in (words[part] ?? {}));
+export const knows = (part: string, word: string) =>
+  part === 'leaf' ? isLeafWord(word) : word in (partWords[part] ?? {});
 
 /** The plant a drawing names, else what its leaf word stands for. */
 export const lookOf = (d: Drawing): PlantLook => plantOf(d.plant, d.leaf);

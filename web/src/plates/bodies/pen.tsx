@@ -12,7 +12,7 @@ export type Plan = {
   reach?: (d: Drawing) => [number, number];
 };
 
-const tones: Record<string, string> = {
+export const tones: Record<string, string> = {
   straw: '#ccd18a',
   green: '#94b552',
   brick: '#b3452f',

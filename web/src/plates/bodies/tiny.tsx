@@ -22,7 +22,7 @@ import {
 
 export const drawMite = (d: Drawing) => {
   const pear = d.shape === 'pear';
-  const long = d['front-legs'] === 'long' || String(d.legs).includes('front-legs');
+  const long = d['front-legs'] === 'long';
   const worm = d.shape === 'worm';
   const p: Profile = pear ? xy('22 8, 30 14, 42 19, 58 24, 74 25, 86 18, 91 6') : xy('20 7, 27 16, 38 23, 54 26, 70 24, 82 17, 90 5');
   const leg = tone(d) === '#f8f8f1' ? '#efe9da' : `color-mix(in srgb, ${tone(d)} 70%, #3a2c1a)`;
