@@ -18,6 +18,10 @@ const (
 	Undetermined = "undetermined"
 )
 
+// SureDegrees are those of which the desk says that it is sure; what is regulated or known
+// only by a laboratory never has one.
+var SureDegrees = []string{Settled, Group}
+
 // Where the words begin, chosen on the curve of wrong plans against settled cases
 // that make trial prints (docs/trial.md): what a leader has to hold, and how many
 // decibans before what is treated otherwise and what is not in the book.

@@ -32,10 +32,12 @@ func (p Problem) String() string {
 
 // Vocabularies the checks hold entries to.
 var (
-	Parts      = []string{"plant", "shoot", "leaf", "flower", "fruit", "stem", "root", "pot", "asked"}
-	Hows       = []string{"asked", "eye", "lens", "test", "scope", "meter", "lab"}
-	Kinds      = []string{"pest", "helper", "harmless", "disease", "disorder", "injury"}
-	Common     = []string{"very common", "common", "occasional", "uncommon", "rare"}
+	Parts  = []string{"plant", "shoot", "leaf", "flower", "fruit", "stem", "root", "pot", "asked"}
+	Hows   = []string{"asked", "eye", "lens", "test", "scope", "meter", "lab"}
+	Kinds  = []string{"pest", "helper", "harmless", "disease", "disorder", "injury"}
+	Common = []string{"very common", "common", "occasional", "uncommon", "rare"}
+	// RoomForms are the plants that stand in a room until somebody says otherwise; palms stand in both.
+	RoomForms  = []string{"houseplant", "orchid", "fern", "succulent"}
 	Forms      = []string{"annual", "perennial", "woody", "bulb", "houseplant", "succulent", "conifer", "palm", "fern", "orchid"}
 	Places     = []string{"indoors", "greenhouse", "balcony", "garden", "orchard"}
 	Classes    = []string{"oil", "soap", "sulfur", "copper", "alcohol", "aromatic"}

@@ -199,6 +199,22 @@ func (o *Offer) reach() float64 {
 	return sum / max(1, float64(len(o.Mortality)))
 }
 
+// NextBest is the offer to show beside what is chosen: the mildest that may be used today, is
+// meant for this trouble and does more than some against it, what prevents apart; empty where
+// there is none. The ladder has its offers mildest first and the best of a rung first.
+func NextBest(offers []Offer, chosen []string) string {
+	best := -1
+	for i, o := range offers {
+		if o.Open && !o.Prevents && !slices.Contains(chosen, o.Remedy) && worthOrder[o.Efficacy] > worthOrder["some"] && (best < 0 || o.Rung < offers[best].Rung) {
+			best = i
+		}
+	}
+	if best < 0 {
+		return ""
+	}
+	return offers[best].Remedy
+}
+
 // stageKills is what a remedy does to the stages seen, or to all the cause has.
 func stageKills(g *gateInput) []StageKill {
 	out := []StageKill{}

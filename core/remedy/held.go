@@ -103,7 +103,10 @@ var phaseWords = map[string]string{
 func (g *gateInput) roofed() bool { return Sheltered(g.s.Place) }
 
 // Sheltered reports whether a place has its own seasons: indoors or under glass.
-func Sheltered(place string) bool { return place == "indoors" || place == "greenhouse" }
+func Sheltered(place string) bool { return slices.Contains(ShelteredPlaces, place) }
+
+// ShelteredPlaces have their own seasons.
+var ShelteredPlaces = []string{"indoors", "greenhouse"}
 
 func (g *gateInput) standsIn(where string) bool {
 	switch {

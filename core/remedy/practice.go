@@ -44,14 +44,20 @@ func Dormant(h *knowledge.Host, month int, south bool) bool {
 	return month == 12 || month <= 2
 }
 
+// How warm it is where nobody read a thermometer, °C.
+const (
+	RoomC      = 20.
+	GlassOverC = 6. // over the air outside
+)
+
 // Warmth is the temperature at a place, in °C, where it is outdoors °C outside:
 // a room is kept at 20, a greenhouse stands 6 above the air (both judgement).
 func Warmth(place string, outdoors float64) float64 {
 	switch place {
 	case "indoors":
-		return 20
+		return RoomC
 	case "greenhouse":
-		return outdoors + 6
+		return outdoors + GlassOverC
 	}
 	return outdoors
 }

@@ -102,8 +102,7 @@ func home(b *knowledge.Base, c *knowledge.Cause, r Dice, south bool) differentia
 		if a := c.Affinity(h.ID, h.Group, h.Family, h.Form) + .3*r.Float64(); a > best {
 			best, out.Host = a, h.ID
 			out.Place = []string{"garden", "garden", "balcony", "greenhouse"}[r.IntN(4)]
-			switch h.Form {
-			case "houseplant", "succulent", "palm", "fern", "orchid":
+			if h.Form == "palm" || slices.Contains(knowledge.RoomForms, h.Form) {
 				out.Place = []string{"indoors", "indoors", "greenhouse"}[r.IntN(3)]
 			}
 		}

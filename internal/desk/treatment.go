@@ -54,6 +54,7 @@ type CaseAdvice struct {
 	Weather string   `json:"weather"`
 	Unknown []string `json:"unknown"` // earlier sprays that could not be matched
 	Apart   []string `json:"apart"`   // why what was chosen may not be used together
+	Next    string   `json:"next,omitempty" doc:"remedy to show beside what is chosen: the mildest of the others that does more than some"`
 
 	Worked []LocalResult `json:"worked" doc:"what came of each remedy against it at this desk; none from fewer than five cases"`
 }
@@ -74,6 +75,11 @@ func (s *Service) Advice(ctx context.Context, id string, chosen []string) (CaseA
 	if err != nil {
 		return a, err
 	}
+	picked := chosen
+	if len(picked) == 0 {
+		picked = a.Pick
+	}
+	a.Next = remedy.NextBest(a.Offers, picked)
 	if a.Worked, err = s.worked(ctx, c.Verdict.Cause); err != nil || len(chosen) == 0 {
 		return a, err
 	}

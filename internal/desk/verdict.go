@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"context"
 	"fmt"
+	"slices"
 
 	"botanik/core/casework"
 	"botanik/core/differential"
@@ -74,7 +75,7 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 
 func (s *Service) checkVerdict(b *knowledge.Base, c *Case, rank differential.Ranking, in VerdictInput) error {
 	var l fault.List
-	sure := in.Degree == differential.Settled || in.Degree == differential.Group
+	sure := slices.Contains(differential.SureDegrees, in.Degree)
 	k := b.Cause(in.Cause)
 	switch {
 	case in.Degree == "undetermined" && in.Cause != "":

@@ -9,6 +9,7 @@ import (
 	"strconv"
 	"strings"
 
+	"botanik/core/casework"
 	"botanik/core/differential"
 	"botanik/core/dosage"
 	"botanik/core/fault"
@@ -152,6 +153,15 @@ type Vocabulary struct {
 	Forms    []string             `json:"forms" doc:"what kind of plant an unknown one is"`
 	Rungs    []string             `json:"rungs" doc:"names of the ladder's rungs, mildest first"`
 	Policed  []string             `json:"policed" doc:"remedies a house may have a policy on, mildest first"`
+
+	Stages     []casework.Stage `json:"stages" doc:"of a case, in order"`
+	Outcomes   []string         `json:"outcomes" doc:"how a case can end, best first"`
+	Sure       []string         `json:"sure" doc:"degrees of a verdict of which the desk says it is sure"`
+	Sheltered  []string         `json:"sheltered" doc:"places that have their own seasons"`
+	RoomC      float64          `json:"roomC" doc:"how warm a room is where nobody read it, °C"`
+	GlassOverC float64          `json:"glassOverC" doc:"how much warmer than the air outside it is under glass, °C"`
+	RoomForms  []string         `json:"roomForms" doc:"plants that stand in a room until somebody says otherwise"`
+	Regions    []string         `json:"regions" doc:"of the world, where the desk may be"`
 }
 
 // CauseName is a cause without its text.
@@ -175,7 +185,7 @@ type CauseName struct {
 
 func (s *Server) vocabulary() Vocabulary {
 	b := s.desk.Base()
-	v := Vocabulary{Findings: b.InOrderOfLooking(), Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}, Places: knowledge.Places, Forms: knowledge.Forms, Rungs: knowledge.Rungs, Policed: b.PolicedRemedies()}
+	v := Vocabulary{Findings: b.InOrderOfLooking(), Hosts: b.Hosts, Remedies: b.Remedies, Schools: b.Schools, Causes: []CauseName{}, Places: knowledge.Places, Forms: knowledge.Forms, Rungs: knowledge.Rungs, Policed: b.PolicedRemedies(), Stages: casework.Stages, Outcomes: casework.Outcomes, Sure: differential.SureDegrees, Sheltered: remedy.ShelteredPlaces, RoomC: remedy.RoomC, GlassOverC: remedy.GlassOverC, RoomForms: knowledge.RoomForms, Regions: knowledge.Regions}
 	for _, c := range b.Causes {
 		st := c.Stages
 		if st == nil {

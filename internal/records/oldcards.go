@@ -155,8 +155,6 @@ var placesOf = map[string]string{"inside": "indoors", "house": "indoors", "room"
 // outcomesOf are words old cards have for how it ended.
 var outcomesOf = map[string]string{"": "unknown", "cured": "cleared", "gone": "cleared", "improved": "better", "same": "no change", "unchanged": "no change", "died": "lost", "dead": "lost", "sent on": "referred", "?": "unknown"}
 
-var outcomes = []string{"better", "cleared", "no change", "lost", "referred", "unknown"}
-
 // cardReader reads rows as records. Errors name the field.
 func (s *Service) cardReader(m desk.Moment, in *ImportInput, at map[string]int) func(row []string) (OldCard, error) {
 	causes := map[string]string{}
@@ -228,8 +226,8 @@ func (s *Service) cardReader(m desk.Moment, in *ImportInput, at map[string]int) 
 				c.Note = strings.TrimSpace("Advised: " + said + ". " + c.Note)
 			}
 		}
-		if c.Outcome = cmp.Or(outcomesOf[c.Outcome], c.Outcome); !slices.Contains(outcomes, c.Outcome) {
-			l.Add("outcome", fmt.Sprintf("%q is no end", c.Outcome), "use "+strings.Join(outcomes, ", "))
+		if c.Outcome = cmp.Or(outcomesOf[c.Outcome], c.Outcome); !slices.Contains(casework.Outcomes, c.Outcome) {
+			l.Add("outcome", fmt.Sprintf("%q is no end", c.Outcome), "use "+strings.Join(casework.Outcomes, ", "))
 		}
 		return c, l.Err()
 	}

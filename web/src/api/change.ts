@@ -194,7 +194,7 @@ function replaced(l: View['looks'][number], a: Answer) {
   return l.state === a.state || (a.none.includes(l.state) && !a.body.off);
 }
 
-function overlay(looks: View['looks'], pending: Answer[]): View['looks'] {
+export function overlay(looks: View['looks'], pending: Answer[]): View['looks'] {
   let out = looks;
   for (const a of pending) {
     const was = out.find((l) => replaced(l, a) && l.spot);

@@ -2841,6 +2841,8 @@ export interface components {
             combine: string[];
             date: string;
             mustNot: components["schemas"]["MustNot"][];
+            /** @description remedy to show beside what is chosen: the mildest of the others that does more than some */
+            next?: string;
             offers: components["schemas"]["Offer"][];
             pick: string[];
             refer?: string;
@@ -6689,15 +6691,37 @@ export interface components {
             findings: components["schemas"]["Finding"][];
             /** @description what kind of plant an unknown one is */
             forms: string[];
+            /**
+             * Format: double
+             * @description how much warmer than the air outside it is under glass, °C
+             */
+            glassOverC: number;
             hosts: components["schemas"]["Host"][];
+            /** @description how a case can end, best first */
+            outcomes: string[];
             /** @description where a plant can grow */
             places: string[];
             /** @description remedies a house may have a policy on, mildest first */
             policed: string[];
+            /** @description of the world, where the desk may be */
+            regions: string[];
             remedies: components["schemas"]["Remedy"][];
+            /**
+             * Format: double
+             * @description how warm a room is where nobody read it, °C
+             */
+            roomC: number;
+            /** @description plants that stand in a room until somebody says otherwise */
+            roomForms: string[];
             /** @description names of the ladder's rungs, mildest first */
             rungs: string[];
             schools: components["schemas"]["School"][];
+            /** @description places that have their own seasons */
+            sheltered: string[];
+            /** @description of a case, in order */
+            stages: string[];
+            /** @description degrees of a verdict of which the desk says it is sure */
+            sure: string[];
         };
         Waits: {
             /** Format: double */

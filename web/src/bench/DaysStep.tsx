@@ -82,7 +82,7 @@ export function DaysStep({ view }: { view: View }) {
       setOn(undefined);
       set(v);
     };
-  const sheltered = ['indoors', 'greenhouse'].includes(view.intake.place);
+  const sheltered = !!kb?.sheltered.includes(view.intake.place);
   const [{ warm }, setWarm, forgetWarm] = useTyped(`warm.${view.id}`, {
     warm: view.days?.tempC === undefined ? '' : String(view.days.tempC),
   });
@@ -232,7 +232,7 @@ export function DaysStep({ view }: { view: View }) {
             label="How warm it stands there, °C"
             name="tempC"
             value={warm}
-            placeholder={view.intake.place === 'indoors' ? '20' : 'six over the air outside'}
+            placeholder={view.intake.place === 'indoors' ? String(kb?.roomC) : `${kb?.glassOverC} over the air outside`}
             onChange={(e) => setWarm({ warm: e.target.value })}
             error={!!plan.error?.field('tempC')}
             slotProps={{ inputLabel: { shrink: true }, htmlInput: { inputMode: 'decimal' } }}

@@ -59,12 +59,9 @@ export function RemedyStep({ view }: { view: View }) {
     keep,
   );
   // In sight are what is chosen, and the next best; the rest is folded on its rung.
-  const next = offers
-    .filter((o) => o.open && !o.prevents && !pick.includes(o.remedy) && o.worth && o.worth !== 'some')
-    .sort((a, b) => a.rung - b.rung)[0];
   const ladder = stops(
     offers,
-    (o) => pick.includes(o.remedy) || o === next,
+    (o) => pick.includes(o.remedy) || o.remedy === data?.next,
     (r) => all || open.includes(r),
   );
   const fold = (r: number) => setOpen(open.includes(r) ? open.filter((x) => x !== r) : [...open, r]);
@@ -115,7 +112,7 @@ export function RemedyStep({ view }: { view: View }) {
                 on={pick.includes(s.offer.remedy)}
                 at={s === here}
                 full={s.offer.remedy === at}
-                next={s.offer === next}
+                next={s.offer.remedy === data?.next}
                 onAt={() => setAt(at === s.offer?.remedy ? undefined : s.offer?.remedy)}
                 onFlip={() => flip(s.offer)}
               />

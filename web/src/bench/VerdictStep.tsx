@@ -21,8 +21,6 @@ const degrees = [
   { id: 'undetermined', name: 'undetermined, send it on' },
 ];
 
-const sureWords = ['settled', 'group'];
-
 export function VerdictStep({ view }: { view: View }) {
   const { data: kb } = useVocabulary();
   const session = useSession();
@@ -127,7 +125,7 @@ export function VerdictStep({ view }: { view: View }) {
           />
           <Chips
             label="How sure"
-            options={degrees.filter((d) => !sureWords.includes(d.id) || !(known?.regulated || known?.labOnly))}
+            options={degrees.filter((d) => !kb?.sure.includes(d.id) || !(known?.regulated || known?.labOnly))}
             value={[degree]}
             onChange={(x) => setDegree(x[0] ?? 'open')}
           />

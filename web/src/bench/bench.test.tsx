@@ -204,6 +204,7 @@ const offer = (remedy: string, rung: number, over: Partial<S['Offer']> = {}) => 
   ...over,
 });
 const advice = {
+  next: 'soap',
   cause: 'two-spotted-mite',
   date: '2026-07-10',
   offers: [
@@ -425,7 +426,7 @@ describe('how it went', () => {
     shown(<Story view={handed} />, handed);
     const close = screen.getByText('Close it').closest('button') as HTMLButtonElement;
     expect(close.disabled).toBe(true);
-    await userEvent.click(screen.getByText('lost'));
+    await userEvent.click(await screen.findByText('lost'));
     await userEvent.click(close);
     await waitFor(() => expect(askedAt('POST /api/v1/cases/01X/close')[0]?.body).toMatchObject({ outcome: 'lost' }));
   });
@@ -439,7 +440,7 @@ describe('the ladder folded', () => {
       offer('sulfur', 6, { worth: 'some', ladder: 'harsher still' }),
       offer('net', 2, { worth: 'good', prevents: true, ladder: 'so that it does not come back' }),
     ];
-    desk('GET /api/v1/cases/01X/advice', { ...advice, offers, pick: ['hose-off'] });
+    desk('GET /api/v1/cases/01X/advice', { ...advice, offers, pick: ['hose-off'], next: 'soap' });
     shown(<RemedyStep view={aCase()} />, aCase());
     const row = (id: string) => document.querySelector(`.offer[data-remedy=${id}]`) as HTMLElement;
     await waitFor(() => expect(row('hose-off')?.classList.contains('on')).toBe(true));

@@ -12,7 +12,6 @@ const climates = [
   ['warm and wet', 'warm and wet'],
   ['tropical', 'tropical'],
 ];
-const regions = ['Europe', 'North America', 'South America', 'Africa', 'Asia', 'Australia and New Zealand'];
 
 type Word = { here?: '' | 'common' | 'seldom' | 'not here'; report?: '' | 'yes' | 'no' };
 
@@ -80,7 +79,7 @@ export function WhereWeAre({
         {pick(
           'Part of the world',
           local.region ?? '',
-          [['', 'not said'], ...regions.map((r) => [r, r])],
+          [['', 'not said'], ...(kb?.regions ?? []).map((r) => [r, r])],
           (v) => set({ region: v as 'Europe' }),
           false,
           true,

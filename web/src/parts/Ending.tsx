@@ -12,7 +12,6 @@ import { OfferPractice } from './OfferPractice';
 
 type Outcome = S['CloseInput']['outcome'];
 const nothing = { note: '', confirmed: '', found: '', followed: '' };
-const outcomes: Outcome[] = ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'];
 
 /** Closing a case, with what it was in the end and whether the advice was followed. */
 export function Ending({ view }: { view: View }) {
@@ -61,7 +60,7 @@ export function Ending({ view }: { view: View }) {
       <h2>Close the case</h2>
       <Chips
         label="What came of it"
-        options={outcomes.map((id) => ({ id, name: id }))}
+        options={((kb?.outcomes ?? []) as Outcome[]).map((id) => ({ id, name: id }))}
         value={outcome ? [outcome] : []}
         onChange={(v) => setOutcome((v[0] ?? '') as Outcome | '')}
         small

@@ -77,6 +77,7 @@ export function IntakeFields({
           setForm((f) =>
             follow(
               { ...f, plant: v },
+              vocabulary.data?.roomForms ?? [],
               hosts.find((h) => h.id === hit?.id),
             ),
           );

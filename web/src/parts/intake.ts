@@ -68,10 +68,10 @@ export async function readEarlier(form: Pick<Form, 'treated' | 'treatedFor' | 't
 }
 
 /** What follows from a plant the book knows: what is eaten is ticked, and a room plant stands in a room until somebody says otherwise. */
-export function follow(f: Form, host?: { id: string; form: string; eaten?: string }): Form {
+export function follow(f: Form, roomForms: string[], host?: { id: string; form: string; eaten?: string }): Form {
   const eaten = !!host?.eaten;
   const mind = f.mind.filter((m) => m !== 'eaten' || !f.asksEaten || eaten);
-  const room = host && ['houseplant', 'orchid', 'fern', 'succulent'].includes(host.form);
+  const room = host && roomForms.includes(host.form);
   return {
     ...f,
     host: host?.id ?? '',

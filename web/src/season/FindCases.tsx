@@ -26,15 +26,12 @@ function useFilters(): { key: string; label: string; options: { id: string; name
     {
       key: 'stage',
       label: 'Stage',
-      options: ['waiting', 'bench', 'review', 'ready', 'handed', 'referred', 'closed'].map(named),
+      options: (kb?.stages ?? []).map(named),
     },
     {
       key: 'outcome',
       label: 'End',
-      options: [
-        { id: '-', name: 'none yet' },
-        ...['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'].map(named),
-      ],
+      options: [{ id: '-', name: 'none yet' }, ...(kb?.outcomes ?? []).map(named)],
     },
     { key: 'remedy', label: 'Remedy', options: kb?.remedies ?? [] },
     { key: 'keeper', label: 'Whose', options: [{ id: '-', name: 'nobody’s' }, ...(load.data?.people ?? [])] },

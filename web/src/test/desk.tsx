@@ -85,6 +85,14 @@ export const vocabulary = {
     'Minerals',
     'Referred',
   ],
+  stages: ['waiting', 'bench', 'review', 'ready', 'handed', 'referred', 'closed'],
+  outcomes: ['better', 'cleared', 'no change', 'lost', 'referred', 'unknown'],
+  sure: ['settled', 'group'],
+  sheltered: ['indoors', 'greenhouse'],
+  roomC: 20,
+  glassOverC: 6,
+  roomForms: ['houseplant', 'orchid', 'fern', 'succulent'],
+  regions: ['Europe', 'Africa'],
   policed: ['soap', 'alcohol', 'iron-bait'],
   causes: [
     {
