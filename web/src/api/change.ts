@@ -77,6 +77,7 @@ async function send(client: QueryClient, id: string, call: Call): Promise<View> 
   try {
     const view = await unwrap<View>(call(String(now?.version ?? 0)));
     client.setQueryData(['case', id], view);
+    invalidateCase(client, view, now);
     return view;
   } catch (e) {
     if (e instanceof Problem && e.status === 412) await client.refetchQueries({ queryKey: ['case', id] });
@@ -84,20 +85,35 @@ async function send(client: QueryClient, id: string, call: Call): Promise<View> 
   }
 }
 
-const invalidateCase = (client: QueryClient) => {
-  for (const key of [
-    'today',
-    'story',
-    'advice',
-    'sheet',
-    'list',
-    'rounds',
-    'spray-days',
-    'workload',
-    'together',
-    'day',
-  ])
-    void client.invalidateQueries({ queryKey: [key] });
+/** What is asked about one case, by the first word of its key; its id is the second. */
+const ofCase = ['story', 'advice', 'sheet', 'together'];
+/** What lists, rounds and figures say of a case among others. */
+const lists = ['today', 'list', 'rounds', 'spray-days', 'workload', 'day'];
+/** What a list shows of a case: while none of it changes, a list in sight stays as it is. */
+const listed = (v: View) =>
+  JSON.stringify([
+    v.stage,
+    v.intake,
+    v.verdict?.cause,
+    v.verdict?.degree,
+    v.verdict?.needsReview,
+    v.keeper,
+    v.askOn,
+    v.days?.on,
+    v.round,
+    v.given.length,
+    v.treatment?.remedies,
+    v.followUps.length,
+    v.handover?.at,
+    v.closing?.at,
+    v.photos.length > 0,
+  ]);
+
+const invalidateCase = (client: QueryClient, now: View, was?: View) => {
+  for (const key of ofCase) void client.invalidateQueries({ queryKey: [key, now.id] });
+  // A list that is on the screen is read again only where the case would stand otherwise in it; the others when they are.
+  const refetchType = was && listed(was) === listed(now) ? 'none' : 'active';
+  for (const key of lists) void client.invalidateQueries({ queryKey: [key], refetchType });
 };
 
 /** A change of a case; the answer replaces what the bench shows. Changes of one case wait for each other. */
@@ -106,7 +122,6 @@ export function useChange(id: string) {
   return useMutation<View, Problem, Call>({
     scope: { id: `case-${id}` },
     mutationFn: (call) => send(client, id, call),
-    onSuccess: () => invalidateCase(client),
   });
 }
 
@@ -153,7 +168,6 @@ export function useLooks(view: Pick<View, 'id' | 'looks'>): Looks {
     onSuccess: (_, a) => {
       for (const m of client.getMutationCache().findAll({ mutationKey: key, status: 'error' }))
         if ((m.state.variables as Answer | undefined)?.finding === a.finding) client.getMutationCache().remove(m);
-      invalidateCase(client);
     },
   });
   const pending = useMutationState({

@@ -64,3 +64,23 @@ export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; respo
   }
   return got.data as T;
 }
+
+/** How long a hand that types rests before the desk is asked, ms. */
+const rest = 120;
+
+/**
+ * Waits until typing rests. A question that another has taken the place of is given up before it was asked; it counts as
+ * on its way all the while, so that nothing is pressed on an old answer.
+ */
+export const settled = (signal: AbortSignal) =>
+  new Promise<void>((go, no) => {
+    const give = () => {
+      clearTimeout(timer);
+      no(signal.reason);
+    };
+    const timer = setTimeout(() => {
+      signal.removeEventListener('abort', give);
+      go();
+    }, rest);
+    signal.addEventListener('abort', give, { once: true });
+  });

@@ -3,7 +3,7 @@ import FormControlLabel from '@mui/material/FormControlLabel';
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, unwrap } from '../api/client';
+import { api, type Problem, type S, settled, unwrap } from '../api/client';
 import { useHouse, useVocabulary } from '../api/hooks';
 import { Chips, Mind, Trouble } from '../ui/bits';
 import { Fill } from './Fill';
@@ -70,7 +70,10 @@ export function useBlend(f: MixForm) {
   const ready = !!f.remedy && !!f.sprayer && (f.use !== 'custom' || !!f.custom.trim());
   return useQuery<S['Mixed'], Problem>({
     queryKey: ['blend', JSON.stringify(mixInput(f))],
-    queryFn: () => unwrap<S['Mixed']>(api.POST('/api/v1/blend', { body: mixInput(f) })),
+    queryFn: async ({ signal }) => {
+      await settled(signal);
+      return unwrap<S['Mixed']>(api.POST('/api/v1/blend', { body: mixInput(f) }));
+    },
     enabled: ready,
     retry: false,
     placeholderData: (old) => old,

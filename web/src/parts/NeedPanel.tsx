@@ -2,7 +2,7 @@ import Button from '@mui/material/Button';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type Problem, type S, unwrap } from '../api/client';
+import { api, type Problem, type S, settled, unwrap } from '../api/client';
 import { Chips } from '../ui/bits';
 
 const leaves = ['sparse', 'ordinary', 'dense'].map((id) => ({ id, name: id }));
@@ -21,7 +21,10 @@ export function NeedPanel({ onTake }: { onTake: (volume: string) => void }) {
   const ready = open && !!high && !!wide && !!count;
   const { data, error } = useQuery<S['Need'], Problem>({
     queryKey: ['need', JSON.stringify(body)],
-    queryFn: () => unwrap<S['Need']>(api.POST('/api/v1/need', { body })),
+    queryFn: async ({ signal }) => {
+      await settled(signal);
+      return unwrap<S['Need']>(api.POST('/api/v1/need', { body }));
+    },
     enabled: ready,
     retry: false,
   });

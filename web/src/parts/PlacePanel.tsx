@@ -1,7 +1,7 @@
 import MenuItem from '@mui/material/MenuItem';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { api, type Problem, type S, unwrap } from '../api/client';
+import { api, type Problem, type S, settled, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
 import { Chips, Mind, Trouble } from '../ui/bits';
 import { amountText, Measure } from './Measure';
@@ -43,7 +43,10 @@ export function usePlace(f: PlaceForm, per: string) {
   const ready = !!f.remedy && (per === 'm2' ? !!f.area : per === 'pot L' ? !!f.size : !!f.plants);
   return useQuery<S['Dosed'], Problem>({
     queryKey: ['place', JSON.stringify(placeInput(f, per))],
-    queryFn: () => unwrap<S['Dosed']>(api.POST('/api/v1/place', { body: placeInput(f, per) })),
+    queryFn: async ({ signal }) => {
+      await settled(signal);
+      return unwrap<S['Dosed']>(api.POST('/api/v1/place', { body: placeInput(f, per) }));
+    },
     enabled: ready,
     retry: false,
   });

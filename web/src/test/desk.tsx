@@ -188,6 +188,8 @@ export const aCase = (over: Partial<View> = {}): View =>
     verdict: { cause: 'two-spotted-mite', degree: 'working', by: 'Ansel' },
     doses: [],
     followUps: [],
+    given: [],
+    photos: [],
     steps: [
       { id: 'remedy', state: 'done' },
       { id: 'mix', state: 'open' },

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, type S, unwrap, type View } from '../../api/client';
+import { api, type S, settled, unwrap, type View } from '../../api/client';
 import { asked, type Tallied } from '../../parts/count/counts';
 import { useTyped } from '../../ui/draft';
 
@@ -47,8 +47,10 @@ export function useActForm(view: View) {
   const body: S['Counted'] = { ...facts, ...(press ? { degree: press as 'light' } : {}) };
   const weighed = useQuery({
     queryKey: ['weigh', view.id, view.verdict?.cause, JSON.stringify(body)],
-    queryFn: () =>
-      unwrap<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body })),
+    queryFn: async ({ signal }) => {
+      await settled(signal);
+      return unwrap<S['Weighed']>(api.POST('/api/v1/cases/{id}/weigh', { params: { path: { id: view.id } }, body }));
+    },
     enabled: !!view.verdict?.cause,
     placeholderData: (old) => old,
   });
