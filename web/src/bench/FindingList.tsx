@@ -1,7 +1,7 @@
 import type { Finding } from '../api/client';
+import { folded, linesOf, parts, topicOf } from '../parts/topics';
 import { FindingRow } from './FindingRow';
 import { StoryOffers } from './StoryOffers';
-import { folded, linesOf, parts, topicOf } from './topics';
 import type { LookState } from './useLookState';
 
 /** The lines of the part in hand, or those that fit what was typed. */

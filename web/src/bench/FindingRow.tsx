@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Finding } from '../api/client';
+import { answerKeys } from '../parts/topics';
 import { arrows } from '../ui/bits';
-import { answerKeys } from './topics';
 import type { LookState } from './useLookState';
 
 const howWords: Record<string, string> = {

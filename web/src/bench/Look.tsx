@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { View } from '../api/client';
+import { linesOf } from '../parts/topics';
 import { Sample } from '../plates/Sample';
 import { Candidates } from './Candidates';
 import { FindingList } from './FindingList';
@@ -8,7 +9,6 @@ import { Here } from './Here';
 import { LookStrip } from './LookStrip';
 import { PartBar } from './PartBar';
 import { Photos } from './Photos';
-import { linesOf } from './topics';
 import { useLookState } from './useLookState';
 
 /** The sample drawn, the lines to answer, and what it could be by now. */

@@ -1,4 +1,4 @@
-import { parts } from './topics';
+import { parts } from '../parts/topics';
 import type { LookState } from './useLookState';
 
 /** The parts of the plant, with how many looks each has. */

@@ -4,12 +4,12 @@ import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Finding, S, View } from '../api/client';
 import { readCounts } from '../parts/count/counts';
+import { linesOf, parts, topicsOf } from '../parts/topics';
 import { aCase, asked, askedAt, desk, refusal, show, vocabulary, write } from '../test/desk';
 import { Act } from './Act';
 import { MixStep } from './MixStep';
 import { RemedyStep } from './RemedyStep';
 import { Story } from './Story';
-import { linesOf, parts, topicsOf } from './topics';
 import { Prepared } from './VerdictStep';
 
 const press = (k: string) => userEvent.keyboard(k);

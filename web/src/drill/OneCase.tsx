@@ -3,7 +3,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, type Finding, type Problem, type S, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
-import { linesOf, parts } from '../bench/topics';
+import { linesOf, parts } from '../parts/topics';
 import { Sample } from '../plates/Sample';
 import { Trouble } from '../ui/bits';
 import { useDraft } from '../ui/draft';
