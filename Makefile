@@ -31,7 +31,7 @@ $(WEB): web/package-lock.json
 
 $(PAGE): $(WEB) $(WEBFILES)
 	rm -rf web/dist/assets
-	cd web && npx --no-install vite build --logLevel warn && node scripts/drawings.mjs
+	cd web && npx --no-install vite build --logLevel warn && node scripts/drawings.mjs && node scripts/licences.mjs dist/licences.txt
 	touch $@
 
 # The headless shell is the engine without the windows around it, and costs three quarters of

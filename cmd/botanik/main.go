@@ -3,8 +3,10 @@ package main
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"io"
+	"io/fs"
 	"os"
 	"os/signal"
 	"runtime/debug"
@@ -13,6 +15,7 @@ import (
 	"botanik/core/fault"
 	"botanik/core/knowledge"
 	"botanik/herbarium"
+	"botanik/web"
 
 	"github.com/spf13/cobra"
 )
@@ -65,8 +68,20 @@ func root() *cobra.Command {
 		}
 		return herbarium.Load(dir)
 	}
-	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), exportCmd(base), importCmd(base), versionCmd(base), stationCmd(), openapiCmd())
+	cmd.AddCommand(serveCmd(base), demoCmd(base), computeCmd("diagnose", base), computeCmd("advise", base), computeCmd("mix", base), calcCmd(base), trialCmd(base), kbCmd(base, &dir), userCmd(), backupCmd(), restoreCmd(), exportCmd(base), importCmd(base), versionCmd(base), stationCmd(), openapiCmd(), licencesCmd())
 	return cmd
+}
+
+// licencesCmd prints what ships inside the program with its licences, as make build gathered them.
+func licencesCmd() *cobra.Command {
+	return &cobra.Command{Use: "licences", Short: "Print the licences of all that ships inside the program", Args: cobra.NoArgs, RunE: func(cmd *cobra.Command, _ []string) error {
+		text, err := fs.ReadFile(web.Dist(), "licences.txt")
+		if err != nil {
+			return errors.New("the page is not built yet, and the licences with it; run: make build")
+		}
+		_, err = cmd.OutOrStdout().Write(text)
+		return err
+	}}
 }
 
 func printJSON(w io.Writer, v any) error {

@@ -112,6 +112,9 @@ export function ThisDesk({ boss }: { boss: boolean }) {
           </Button>
         </div>
       )}
+      <p>
+        <a href="/licences.txt">What ships inside this program, and its licences</a>
+      </p>
     </section>
   );
 }
