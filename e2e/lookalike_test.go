@@ -289,3 +289,27 @@ func TestALateAnswerIsHandedOverAnew(t *testing.T) {
 	p.read("Powdery mildew")
 	assert.NotContains(t, p.text(`.paper`), "once more")
 }
+
+// The orchid with scale and a glassy, foul patch beside it: it is never called settled, its
+// second trouble is named at the verdict, and both are on the page.
+func TestTwoTroublesAreBothOnThePage(t *testing.T) {
+	t.Parallel()
+	d := start(t)
+	p := browse(t, "http://"+d.addr, 1280, 800)
+	p.signIn("ansel")
+	p.sample("Tressa Vane", "Orchid", "indoors", "bumps on the leaves")
+	for _, l := range [][2]string{{"bumps", "domes"}, {"scrape", "whole"}, {"sticky", "yes"}, {"squash", "clear"}, {"spots", "glassy"}, {"smell", "rot"}} {
+		p.mark(l[0], l[1])
+	}
+	p.see(`[data-left-over=smell], [data-left-over=spots]`)
+	p.until("what is left over caps the word", `document.querySelector('[data-verdict]')?.dataset.verdict === 'working'`)
+	p.step("verdict")
+	p.click(`[data-chip=working]`)
+	p.fill(`[data-besides] input[role=combobox]`, "Bacterial soft rot")
+	p.press(kb.ArrowDown, kb.Enter)
+	p.see(`[data-also=soft-rot][aria-pressed=true]`)
+	p.click(`[data-do=settle]`)
+	p.read("Brown soft scale")
+	p.step("handover")
+	p.says(`.paper [data-besides]`, "Bacterial soft rot")
+}

@@ -63,6 +63,7 @@ type Ranking struct {
 	Stop       string      `json:"stop"`     // advice that looking can end
 	Alarms     []Alarm     `json:"alarms"`   // danger to people, regulated suspects, helpers, in this order
 	MustLook   []MustLook  `json:"mustLook"` // what stands between the leader and settled
+	LeftOver   []LeftOver  `json:"leftOver" doc:"what was seen for sure and neither the leader nor a second trouble beside it explains; while one stands nothing is settled"`
 	Next       []NextLook  `json:"next"`
 	Tell       []string    `json:"tell"` // open findings by what they would tell, most first
 	Looked     int         `json:"looked"`
@@ -93,7 +94,7 @@ func (k *reckoning) p(i int) float64 { return math.Exp(k.post[i]) }
 // Rank answers a case. The looks must have passed Check.
 func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 	k := e.reckon(s, looks)
-	r := Ranking{Looked: len(k.got), Pairs: []Pair{}, Alarms: []Alarm{}, Why: []string{}, Tilt: []Weight{}, MustLook: []MustLook{}, Tell: []string{}, Candidates: []Candidate{}}
+	r := Ranking{Looked: len(k.got), Pairs: []Pair{}, Alarms: []Alarm{}, Why: []string{}, Tilt: []Weight{}, MustLook: []MustLook{}, LeftOver: []LeftOver{}, Tell: []string{}, Candidates: []Candidate{}}
 	if len(k.idx) == 0 {
 		r.Verdict, r.Other = Open, Open
 		return r
@@ -125,6 +126,7 @@ func (e *Engine) Rank(s Circumstances, looks []Look) Ranking {
 		r.Pairs = e.pairs(k)
 	}
 	e.alarms(&r, k)
+	r.LeftOver = e.leftOver(k.set, k.got, e.namedBy(&r, lead))
 	e.verdict(&r, k)
 	if r.Other = Open; r.Verdict == Undetermined {
 		r.Other = Undetermined

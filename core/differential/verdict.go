@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
 
@@ -26,7 +27,7 @@ var SureDegrees = []string{Settled, Group}
 // that make trial prints (docs/trial.md): what a leader has to hold, and how many
 // decibans before what is treated otherwise and what is not in the book.
 const (
-	SettledAt = .7
+	SettledAt = .8
 	AheadAt   = 10.0
 )
 
@@ -61,6 +62,11 @@ func (e *Engine) verdict(r *Ranking, k *reckoning) {
 	if why := e.nothingFits(r, k); why != "" {
 		r.Verdict = Undetermined
 		say("%s", why)
+		return
+	}
+	if n := len(r.LeftOver); n > 0 && p >= likelyAt {
+		r.Verdict = Working
+		say("Seen for sure and not explained by %s: %s. Look there again, name a second trouble, or say why it is not part of this.", humanise.InSentence(c.Name), r.LeftOver[0].Said)
 		return
 	}
 	if e.settles(r, k, lead).settled() {
@@ -150,6 +156,7 @@ func (e *Engine) Stand(s Circumstances, looks []Look) Confidence {
 	r.Pairs = e.pairs(k)
 	e.alarms(&r, k)
 	r.MustLook = e.mustLook(e.Base.Causes[k.idx[0]], k.got)
+	r.LeftOver = e.leftOver(s, k.got, e.namedBy(&r, k.idx[0]))
 	if e.nothingFits(&r, k) != "" {
 		return Confidence{}
 	}
@@ -163,7 +170,7 @@ func (e *Engine) Stand(s Circumstances, looks []Look) Confidence {
 func (e *Engine) settles(r *Ranking, k *reckoning, lead int) Confidence {
 	c := e.Base.Causes[lead]
 	return Confidence{P: k.p(lead), Ahead: e.ahead(k, lead), Ready: c.LabOnly == "" && c.Regulated == "" &&
-		len(r.Alarms) == 0 && len(r.MustLook) == 0 && (e.confirmed(lead, k) || e.lookAlikesExcluded(lead, k))}
+		len(r.Alarms) == 0 && len(r.MustLook) == 0 && len(r.LeftOver) == 0 && (e.confirmed(lead, k) || e.lookAlikesExcluded(lead, k))}
 }
 
 // confirmed reports whether a confirming sign of a cause was seen that the
@@ -188,7 +195,7 @@ func (e *Engine) confirmed(lead int, k *reckoning) bool {
 
 // settlesGroup is settles for all that is treated as the leader is.
 func (e *Engine) settlesGroup(r *Ranking, k *reckoning, lead int) Confidence {
-	if len(r.Plans) == 0 || len(r.Alarms) > 0 || len(r.MustLook) > 0 {
+	if len(r.Plans) == 0 || len(r.Alarms) > 0 || len(r.MustLook) > 0 || len(r.LeftOver) > 0 {
 		return Confidence{}
 	}
 	g := r.Plans[0]
@@ -360,7 +367,7 @@ func (e *Engine) lookAlikesExcluded(lead int, k *reckoning) bool {
 const stopShare = .95
 
 func (e *Engine) stop(r *Ranking) {
-	if r.Looked < 2 || r.Verdict == Undetermined || len(r.Plans) == 0 || r.Plans[0].P < stopShare || len(r.Alarms) > 0 || len(r.MustLook) > 0 {
+	if r.Looked < 2 || r.Verdict == Undetermined || len(r.LeftOver) > 0 || len(r.Plans) == 0 || r.Plans[0].P < stopShare || len(r.Alarms) > 0 || len(r.MustLook) > 0 {
 		return
 	}
 	if n := len(r.Plans[0].Causes); n > 1 {

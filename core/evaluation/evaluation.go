@@ -98,20 +98,22 @@ func known(b *knowledge.Base, looks []differential.Look) []differential.Look {
 
 // Outcome is what the engine made of a case.
 type Outcome struct {
-	Case     Sample
-	InBook   bool // the cause, or one as good, is in the book, and the sample can be judged
-	Place    int  // of the right cause, 0 first; -1 when not among the candidates
-	Leader   string
-	P        float64
-	Unlisted float64
-	Verdict  string
-	Right    bool   // the leader is right
-	Plan     bool   // the leader's treatment is right
-	BothNow  bool   // both of two are named
-	Missed   string // the alarm that was missed, empty when none was
-	Referred bool   // it is for the authority, leads, and is alarmed
-	Asked    int
-	Standing differential.Confidence
+	Case      Sample
+	InBook    bool // the cause, or one as good, is in the book, and the sample can be judged
+	Place     int  // of the right cause, 0 first; -1 when not among the candidates
+	Leader    string
+	P         float64
+	Unlisted  float64
+	Verdict   string
+	Right     bool   // the leader is right
+	Plan      bool   // the leader's treatment is right
+	BothNow   bool   // both of two are named
+	Left      bool   // a sure look is left over, so that nothing is settled
+	TruthsToo bool   // and what is true leaves it over as well
+	Missed    string // the alarm that was missed, empty when none was
+	Referred  bool   // it is for the authority, leads, and is alarmed
+	Asked     int
+	Standing  differential.Confidence
 }
 
 // Settled reports whether it said settled, to the cause or the group.
@@ -171,6 +173,8 @@ func judge(e *differential.Engine, c Sample, looks []differential.Look, asked in
 	if k := e.Base.Cause(r.Leader); k != nil && k.Regulated != "" {
 		a.Referred = a.Right && slices.ContainsFunc(r.Alarms, func(x differential.Alarm) bool { return x.Cause == k.ID })
 	}
+	a.Left = len(r.LeftOver) > 0
+	a.TruthsToo = a.Left && a.InBook && len(e.LeftOver(set(c), looks, c.Truth)) > 0
 	a.Plan = groups[r.Candidates[0].Group]
 	for i, k := range r.Candidates {
 		if slices.Contains(good, k.Cause) {
@@ -212,6 +216,7 @@ type Figures struct {
 	Settled, WrongSettled          int // of those in the book
 	Referred                       int // of those in the book: not for a desk to settle, rightly led and alarmed
 	UnlistedSettled                int
+	Left, TruthsToo                int // a sure look left over by what leads, and by what is true as well, of those in the book
 	Missed                         map[string]int
 	Two, Both                      int
 	Calibration                    float64 // expected error over ten bins, of all cases
@@ -256,6 +261,8 @@ func Tally(as []Outcome) Figures {
 		count(&f.Plan, a.Plan)
 		count(&f.FalseUndetermined, a.Verdict == differential.Undetermined)
 		count(&f.Settled, a.Settled())
+		count(&f.Left, a.Left)
+		count(&f.TruthsToo, a.TruthsToo)
 		count(&f.WrongSettled, a.Wrong())
 		count(&f.Referred, a.Referred && !a.Settled())
 	}

@@ -62,6 +62,7 @@ func Print(w io.Writer, entered, followed []Outcome) {
 		say("  right first %d, in the first three %d, right plan first %d\n", f.First, f.Three, f.Plan)
 		say("  undetermined though in the book %d; said to be unknown of those not in it %d\n", f.FalseUndetermined, f.UnknownSaid)
 		say("  settled %d, of these wrongly %d; settled though not in the book %d; not for a desk to settle, rightly led and alarmed %d\n", f.Settled, f.WrongSettled, f.UnlistedSettled, f.Referred)
+		say("  a sure look left over in %d of those in the book, in %d of them by the truth as well\n", f.Left, f.TruthsToo)
 		say("  alarms missed: helper %d, regulated %d, people %d; both of two named %d of %d\n", f.Missed["helper"], f.Missed["regulated"], f.Missed["people"], f.Both, f.Two)
 		say("  calibration error %.3f (a perfect teller shows about %.3f on so few); looks asked %.2f\n", f.Calibration, f.Noise, f.MeanAsked)
 		say("  wrong plan against settled, by the share asked (it is %.2f):\n", differential.SettledAt)

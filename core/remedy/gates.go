@@ -20,7 +20,7 @@ type gateInput struct {
 type gate func(*gateInput) []Reason
 
 // gates in the order their reasons are most useful to read.
-var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, fresh, heath, irreversible, indoors, living, climate, held}
+var gates = []gate{regulated, meant, licensed, law, policy, schools, hostGate, bloom, food, earlier, repeats, rotation, stages, temperature, sunAndThirst, season, stands, stone, fresh, heath, irreversible, indoors, living, climate, second, held}
 
 func say(gate string, st Status, format string, a ...any) []Reason {
 	return []Reason{{Gate: gate, Status: st, Text: fmt.Sprintf(format, a...)}}
@@ -89,7 +89,7 @@ func refused(m knowledge.MustNot) []Reason {
 // does little or nothing, what harms, and what is not allowed.
 var notWords = map[string]string{
 	"meant": "not listed", "nothing": "does nothing", "little": "does little", "stage": "does little",
-	"harm": "harms", "host": "harms", "pets": "harms", "water": "harms", "food": "harms", "indoors": "harms", "plant": "harms",
+	"harm": "harms", "host": "harms", "pets": "harms", "water": "harms", "food": "harms", "indoors": "harms", "plant": "harms", "second": "harms",
 	"regulated": "not allowed", "licensed": "not allowed", "law": "not allowed", "house": "not allowed", "school": "not allowed", "repeat": "not allowed", "rotation": "not allowed",
 	"place": "not here", "when": "not here", "season": "not here",
 }

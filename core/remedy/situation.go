@@ -86,6 +86,7 @@ type Situation struct {
 	Earlier       []Earlier `json:"earlier,omitempty"`
 	BadYear       bool      `json:"badYear,omitempty" doc:"last year was bad on this plant"`
 	CalciumLow    bool      `json:"calciumLow,omitempty" doc:"a soil test shows too little calcium"`
+	Also          string    `json:"also,omitempty" doc:"another trouble on the same plant, by its cause: what harms there is barred"`
 	House         House     `json:"house,omitempty"`
 
 	Schools map[string]string `json:"schools,omitempty" doc:"answers this case chose for itself, over the house's"`
@@ -103,6 +104,9 @@ func (s Situation) Check(b *knowledge.Base) error {
 	var l fault.List
 	if s.Host != "" && b.Host(s.Host) == nil {
 		l.Add("host", fmt.Sprintf("%q is not a host of the herbarium", s.Host), "use an id from kb list hosts, or leave it out and give family or form")
+	}
+	if s.Also != "" && b.Cause(s.Also) == nil {
+		l.Add("also", fmt.Sprintf("%q is not a cause of the herbarium", s.Also), "use an id from kb list causes, or leave it out")
 	}
 	if s.Place != "" && !slices.Contains(knowledge.Places, s.Place) {
 		l.Add("place", fmt.Sprintf("%q is not a place", s.Place), "use "+strings.Join(knowledge.Places, ", "))

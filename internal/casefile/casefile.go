@@ -7,6 +7,7 @@ import (
 
 	"botanik/core/casework"
 	"botanik/core/civil"
+	"botanik/core/differential"
 )
 
 // Version of the document this program writes.
@@ -215,4 +216,18 @@ func (r *Round) Silent() int {
 		n++
 	}
 	return n
+}
+
+// Seen are the looks that count: all but those somebody put aside with a reason.
+func (d *Doc) Seen() []LookRecord {
+	return slices.DeleteFunc(slices.Clone(d.Looks), func(l LookRecord) bool { return l.Aside != "" })
+}
+
+// Weighed are the looks that count as the ranking takes them.
+func (d *Doc) Weighed() []differential.Look {
+	out := []differential.Look{}
+	for _, l := range d.Seen() {
+		out = append(out, l.Look)
+	}
+	return out
 }

@@ -58,6 +58,7 @@ type LookRecord struct {
 	At   time.Time `json:"at"`
 
 	Measured string `json:"measured,omitempty" doc:"how it was measured, where it was"`
+	Aside    string `json:"aside,omitempty" doc:"why it is no part of this: an old scar, another matter; it is not weighed then"`
 }
 
 // Verdict is what the advisor says it is.

@@ -63,43 +63,44 @@ type SheetWith struct {
 // Sheet is the one page a grower takes home, in plain words. It carries no
 // personal data but what the grower gave.
 type Sheet struct {
-	Number   string      `json:"number"`
-	Desk     string      `json:"desk"`
-	Place    string      `json:"place"`
-	Reach    string      `json:"reach,omitempty" doc:"how the desk is reached"`
-	Bring    string      `json:"bring,omitempty" doc:"what to bring or say when it is asked how it went"`
-	Drawing  string      `json:"drawing,omitempty" doc:"the cause whose drawing stands on the page, at /drawings/"`
-	Date     string      `json:"date"`
-	Plant    string      `json:"plant"`
-	Grower   string      `json:"grower"`
-	Title    string      `json:"title"`
-	Sure     string      `json:"sure"`
-	What     string      `json:"what"`
-	First    string      `json:"first,omitempty" doc:"what it can do to people and what they do first; before anything about the plant"`
-	Why      []string    `json:"why"`
-	LookFor  []string    `json:"lookFor"`
-	Steps    []SheetStep `json:"steps"`
-	Together []string    `json:"together"` // how the steps work together
-	Next     []string    `json:"next,omitempty" doc:"so that it does not come back: what only prevents"`
-	Mix      *SheetMix   `json:"mix,omitempty"`
-	Amounts  []string    `json:"amounts"` // dust, drench or helpers over a place
-	Days     []string    `json:"days"`
-	Table    []SheetDay  `json:"table,omitempty" doc:"day by day what is done and how much of it"`
-	Beside   []SheetWith `json:"beside,omitempty" doc:"what is done beside it, and on which days"`
-	NotUntil string      `json:"notUntil,omitempty" doc:"before which day nothing of it is picked"`
-	Hour     string      `json:"hour,omitempty"`
-	MustNot  []string    `json:"mustNot"`
-	Recovers string      `json:"recovers,omitempty"`
-	Disposal string      `json:"disposal,omitempty"`
-	Always   []string    `json:"always"`
-	Refer    string      `json:"refer,omitempty"`
-	AskOn    string      `json:"askOn,omitempty"`
-	AskDay   string      `json:"askDay,omitempty" doc:"the same, YYYY-MM-DD"`
-	Advisor  string      `json:"advisor"`
-	Moved    []string    `json:"moved,omitempty" doc:"days that were moved since it was handed over, each with its reason"`
-	Again    string      `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
-	Handed   bool        `json:"handed"`
-	Token    string      `json:"token,omitempty"`
+	Number   string        `json:"number"`
+	Desk     string        `json:"desk"`
+	Place    string        `json:"place"`
+	Reach    string        `json:"reach,omitempty" doc:"how the desk is reached"`
+	Bring    string        `json:"bring,omitempty" doc:"what to bring or say when it is asked how it went"`
+	Drawing  string        `json:"drawing,omitempty" doc:"the cause whose drawing stands on the page, at /drawings/"`
+	Date     string        `json:"date"`
+	Plant    string        `json:"plant"`
+	Grower   string        `json:"grower"`
+	Title    string        `json:"title"`
+	Sure     string        `json:"sure"`
+	What     string        `json:"what"`
+	Besides  *SheetBesides `json:"besides,omitempty" doc:"a second trouble on the same plant"`
+	First    string        `json:"first,omitempty" doc:"what it can do to people and what they do first; before anything about the plant"`
+	Why      []string      `json:"why"`
+	LookFor  []string      `json:"lookFor"`
+	Steps    []SheetStep   `json:"steps"`
+	Together []string      `json:"together"` // how the steps work together
+	Next     []string      `json:"next,omitempty" doc:"so that it does not come back: what only prevents"`
+	Mix      *SheetMix     `json:"mix,omitempty"`
+	Amounts  []string      `json:"amounts"` // dust, drench or helpers over a place
+	Days     []string      `json:"days"`
+	Table    []SheetDay    `json:"table,omitempty" doc:"day by day what is done and how much of it"`
+	Beside   []SheetWith   `json:"beside,omitempty" doc:"what is done beside it, and on which days"`
+	NotUntil string        `json:"notUntil,omitempty" doc:"before which day nothing of it is picked"`
+	Hour     string        `json:"hour,omitempty"`
+	MustNot  []string      `json:"mustNot"`
+	Recovers string        `json:"recovers,omitempty"`
+	Disposal string        `json:"disposal,omitempty"`
+	Always   []string      `json:"always"`
+	Refer    string        `json:"refer,omitempty"`
+	AskOn    string        `json:"askOn,omitempty"`
+	AskDay   string        `json:"askDay,omitempty" doc:"the same, YYYY-MM-DD"`
+	Advisor  string        `json:"advisor"`
+	Moved    []string      `json:"moved,omitempty" doc:"days that were moved since it was handed over, each with its reason"`
+	Again    string        `json:"again,omitempty" doc:"said when the desk has taken the case up again since"`
+	Handed   bool          `json:"handed"`
+	Token    string        `json:"token,omitempty"`
 }
 
 // whole gives every list that is none yet its empty list: a sheet kept before a
@@ -128,4 +129,11 @@ func (s *Sheet) whole() {
 			}
 		}
 	}
+}
+
+// SheetBesides is a second trouble on the same plant, as the grower reads it.
+type SheetBesides struct {
+	Title string   `json:"title"`
+	What  string   `json:"what"`
+	Do    []string `json:"do" doc:"what is done about it by hand"`
 }

@@ -45,7 +45,11 @@ func (s *Service) SheetOf(m Moment, c *Case) (casefile.Sheet, error) {
 	if err != nil {
 		return casefile.Sheet{}, err
 	}
-	return handout.Write(m.Book, m.Moment, sit, c.Number, &c.Doc), nil
+	left := []string{}
+	for _, x := range leftOver(m, c, c.Verdict.Cause, c.Verdict.Also) {
+		left = append(left, x.Said)
+	}
+	return handout.Write(m.Book, m.Moment, sit, c.Number, &c.Doc, left), nil
 }
 
 // HandOver gives the page to the grower and sets the day to ask. Everything

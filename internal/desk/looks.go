@@ -55,6 +55,28 @@ func (s *Service) LookAt(ctx context.Context, who Person, id string, from int, i
 	})
 }
 
+// LetGo puts a look aside with its reason: it was really seen, and is no part of this (an old
+// scar, another matter). It stays on the case and is not weighed; an empty reason takes it
+// back. Errors name finding or why.
+func (s *Service) LetGo(ctx context.Context, who Person, id string, from int, finding, state, why string) (View, error) {
+	why = humanise.Line(why)
+	return s.Change(ctx, who, id, from, "look", func(m Moment, c *Case) (string, error) {
+		i := slices.IndexFunc(c.Looks, func(l casefile.LookRecord) bool { return l.Finding == finding && l.State == state })
+		f := m.Book.Finding(finding)
+		if i < 0 || f == nil || f.State(state) < 0 {
+			return "", fault.New("finding", "was not looked at, or not so", "put aside what stands on the case")
+		}
+		looks := slices.Clone(c.Looks)
+		looks[i].Aside = why
+		c.Looks = looks
+		if what := lookLine(f, looks[i].Look, false); why != "" {
+			return what + " is put aside: " + why, nil
+		} else {
+			return what + " counts again", nil
+		}
+	})
+}
+
 // written is the looks with one more, or one fewer.
 func written(f *knowledge.Finding, looks []casefile.LookRecord, rec casefile.LookRecord, off bool) []casefile.LookRecord {
 	var spot *casefile.Spot

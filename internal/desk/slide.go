@@ -56,7 +56,9 @@ func (s *Service) Key(ctx context.Context, in KeyInput) (KeyAnswer, error) {
 		if v.Reading.Looked > 0 {
 			points = v.Reading.Leader
 			for _, l := range v.Looks {
-				looks = append(looks, l.Look)
+				if l.Aside == "" {
+					looks = append(looks, l.Look)
+				}
 			}
 		}
 	}

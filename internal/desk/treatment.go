@@ -38,6 +38,9 @@ func (s *Service) Situation(m Moment, c *Case) (remedy.Situation, error) {
 			sit.Earlier = append(sit.Earlier, remedy.Earlier{Remedy: id, On: t.On})
 		}
 	}
+	if c.Verdict != nil && m.Book.Cause(c.Verdict.Also) != nil { // a book may have let it go since
+		sit.Also = c.Verdict.Also
+	}
 	sit.Dormant = remedy.Dormant(m.Book.Host(in.Host), int(m.Today.Month()), m.South())
 	if a := c.Now().Act; a != nil {
 		sit.Stages, sit.Pressure, sit.Drought, sit.BadYear, sit.CalciumLow = a.Stages, a.Pressure, a.Drought, a.BadYear, a.CalciumLow

@@ -35,7 +35,7 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 		if err != nil {
 			return "", err
 		}
-		if err := s.checkVerdict(m.Book, c, rank, in); err != nil {
+		if err := checkVerdict(m, c, rank, in); err != nil {
 			return "", err
 		}
 		v := casefile.Verdict{Cause: in.Cause, Also: in.Also, Degree: in.Degree, Note: in.Note, By: who.Name, At: m.Now, NeedsReview: !who.May(accounts.SettleVerdicts)}
@@ -52,17 +52,21 @@ func (s *Service) SetVerdict(ctx context.Context, who Person, id string, from in
 			c.Clear(casework.SecVerdict, false)
 		}
 		c.Verdict = &v
-		return verdictLine(v, m.Book.Cause(in.Cause)) + again, nil
+		return verdictLine(m.Book, v) + again, nil
 	})
 }
 
-func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
+func verdictLine(b *knowledge.Base, v casefile.Verdict) string {
+	k := b.Cause(v.Cause)
 	text := "undetermined, to be sent on"
 	if k != nil {
 		text = v.Degree + ": " + k.Name
 		if v.Degree == differential.Group {
 			text = "settled to the group: " + k.Group
 		}
+	}
+	if also := b.Cause(v.Also); also != nil {
+		text += ", and " + humanise.InSentence(also.Name) + " besides it"
 	}
 	if v.NeedsReview {
 		text += ", waits for an advisor"
@@ -73,8 +77,9 @@ func verdictLine(v casefile.Verdict, k *knowledge.Cause) string {
 	return text
 }
 
-func (s *Service) checkVerdict(b *knowledge.Base, c *Case, rank differential.Ranking, in VerdictInput) error {
+func checkVerdict(m Moment, c *Case, rank differential.Ranking, in VerdictInput) error {
 	var l fault.List
+	b := m.Book
 	sure := slices.Contains(differential.SureDegrees, in.Degree)
 	k := b.Cause(in.Cause)
 	switch {
@@ -88,6 +93,11 @@ func (s *Service) checkVerdict(b *knowledge.Base, c *Case, rank differential.Ran
 		l.Add("degree", "nothing has been looked at", "look first, or leave it open")
 	case k != nil && sure && len(rank.Alarms) > 0 && rank.Alarms[0].Kind != differential.AlarmHelper && rank.Alarms[0].Cause != in.Cause:
 		l.Add("degree", "an alarm stands: "+rank.Alarms[0].Text, "look at what rules it out, or make it likely")
+	}
+	if k != nil && sure && l.Err() == nil {
+		if left := leftOver(m, c, in.Cause, in.Also); len(left) > 0 {
+			l.Add("degree", fmt.Sprintf("seen for sure and not explained: %s", left[0].Said), "look there again, name what is there besides it, say why it is no part of this, or make it likely")
+		}
 	}
 	if in.Also != "" && (b.Cause(in.Also) == nil || in.Also == in.Cause) {
 		l.Add("also", fmt.Sprintf("%q is not another cause of the herbarium", in.Also), "choose a second cause, or leave it out")

@@ -64,14 +64,15 @@ type View struct {
 	Keeper    *Assignee             `json:"keeper,omitempty" doc:"whose case it is; nobody's when left out"`
 	Schools   map[string]string     `json:"schools,omitempty" doc:"answers this case chose over the house's"`
 
-	Reading   differential.Ranking `json:"reading"`
-	Spoken    []knowledge.Spoken   `json:"spoken" doc:"what the story speaks of and nobody has looked at"`
-	Steps     []casework.Step      `json:"steps"`
-	Certainty float64              `json:"certainty" doc:"how full the tag is, 0 to 1"`
-	MayUndo   string               `json:"mayUndo,omitempty" doc:"what u would take back"`
-	Unusual   string               `json:"unusual,omitempty" doc:"what about the plant is not met at this time of year, as a question"`
-	Release   bool                 `json:"release,omitempty" doc:"a trainee prepared more than leaving it alone: an advisor hands it over"`
-	HouseNews []string             `json:"houseNews" doc:"house rules changed since this case was decided"`
+	Reading   differential.Ranking    `json:"reading"`
+	LeftOver  []differential.LeftOver `json:"leftOver" doc:"what was seen for sure and the verdict, or before one the leader, does not explain"`
+	Spoken    []knowledge.Spoken      `json:"spoken" doc:"what the story speaks of and nobody has looked at"`
+	Steps     []casework.Step         `json:"steps"`
+	Certainty float64                 `json:"certainty" doc:"how full the tag is, 0 to 1"`
+	MayUndo   string                  `json:"mayUndo,omitempty" doc:"what u would take back"`
+	Unusual   string                  `json:"unusual,omitempty" doc:"what about the plant is not met at this time of year, as a question"`
+	Release   bool                    `json:"release,omitempty" doc:"a trainee prepared more than leaving it alone: an advisor hands it over"`
+	HouseNews []string                `json:"houseNews" doc:"house rules changed since this case was decided"`
 }
 
 // View reads a case with its ranking, steps and what could be undone.
@@ -99,6 +100,10 @@ func (s *Service) ViewOf(ctx context.Context, m Moment, c *Case) (View, error) {
 		Intake: c.Intake, Looks: c.Looks, Photos: c.Photos, Verdict: c.Verdict, Act: r.Act, Treatment: r.Treatment, Mix: r.Mix, Doses: r.Doses, Days: r.Days, Handover: r.Handover,
 		Page: c.Page, FollowUps: c.FollowUps(), Round: c.Handed(), AskOn: c.AskOn, Given: c.Given(), Closing: c.Closing, Schools: c.Schools,
 		Reading: rank, Spoken: s.spoken(m.Book, c), Steps: casework.Steps(f), Certainty: casework.Certainty(f), Release: r.Trainee, HouseNews: []string{},
+	}
+	v.LeftOver = rank.LeftOver
+	if c.Verdict != nil && c.Verdict.Cause != "" {
+		v.LeftOver = leftOver(m, c, c.Verdict.Cause, c.Verdict.Also)
 	}
 	v.Unusual = season.Unusual(season.Sample{Host: m.Book.Host(c.Intake.Host), Place: c.Intake.Place, Month: civil.Of(c.CreatedAt, m.Clock).Month(), South: m.South(), Climate: m.Rules.Local.Climate, InBloom: c.Intake.InBloom})
 	if v.Doses == nil {
@@ -128,16 +133,22 @@ func (s *Service) spoken(b *knowledge.Base, c *Case) []knowledge.Spoken {
 // rank is what the looks say, by what is known before looking: the plant, the
 // season and place, and what this desk itself settled lately.
 func (s *Service) rank(ctx context.Context, m Moment, c *Case) (differential.Ranking, error) {
-	set := differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
+	set := setting(m, c)
 	var err error
 	if set.Desk, err = s.prior(ctx, m.Today); err != nil {
 		return differential.Ranking{}, err
 	}
-	looks := make([]differential.Look, len(c.Looks))
-	for i, l := range c.Looks {
-		looks[i] = l.Look
-	}
-	return m.Engine().Rank(set, looks), nil
+	return m.Engine().Rank(set, c.Weighed()), nil
+}
+
+// setting is what is known before looking.
+func setting(m Moment, c *Case) differential.Circumstances {
+	return differential.Circumstances{Host: c.Intake.Host, Family: c.Intake.Family, Form: c.Intake.Form, Place: c.Intake.Place, Month: int(civil.Of(c.CreatedAt, m.Clock).Month()), South: m.South()}
+}
+
+// leftOver is what was seen for sure and the verdict does not explain.
+func leftOver(m Moment, c *Case, cause, also string) []differential.LeftOver {
+	return m.Engine().LeftOver(setting(m, c), c.Weighed(), []string{cause, also})
 }
 
 // experience is what the desk settled lately, each cause with its faded weight,

@@ -226,7 +226,7 @@ const MostEarlier = 50
 // stagesSeen are the stages of a pest that a look already found.
 func (s *Service) stagesSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) []string {
 	out := []string{}
-	for _, l := range c.Looks {
+	for _, l := range c.Seen() {
 		f := b.Finding(l.Finding)
 		if f == nil || l.Not || l.Instrument == differential.FromHistory || !slices.Contains(k.Stages, f.Stage) || slices.Contains(out, f.Stage) {
 			continue
@@ -243,7 +243,7 @@ func (s *Service) stagesSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) []s
 func (s *Service) degreeSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) *SeenDegree {
 	order := []string{"", "light", "moderate", "heavy"}
 	var out *SeenDegree
-	for _, l := range c.Looks {
+	for _, l := range c.Seen() {
 		f := b.Finding(l.Finding)
 		if f == nil || l.Not || l.Instrument == differential.FromHistory || k.Findings[l.Finding] == nil {
 			continue
@@ -262,10 +262,7 @@ func (s *Service) degreeSeen(b *knowledge.Base, c *Case, k *knowledge.Cause) *Se
 // whyHere ranks what was said and seen of the plant that favours the trouble and that
 // somebody can change; what else favours it stands after.
 func (s *Service) whyHere(m Moment, c *Case, k *knowledge.Cause, out *Weighed) {
-	looks := make([]differential.Look, len(c.Looks))
-	for i, l := range c.Looks {
-		looks[i] = l.Look
-	}
+	looks := c.Weighed()
 	about, ok := m.Engine().Explain(looks, k.ID)
 	if !ok {
 		return

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"botanik/core/civil"
+	"botanik/core/differential"
 	"botanik/core/humanise"
 	"botanik/core/knowledge"
 	"botanik/core/mix"
@@ -45,8 +46,9 @@ type writer struct {
 }
 
 // Write makes the page of a case whose verdict is there, as it would be handed
-// over at a moment, or as of its hand-over.
-func Write(b *knowledge.Base, m settings.Moment, sit remedy.Situation, number string, d *casefile.Doc) casefile.Sheet {
+// over at a moment, or as of its hand-over. left is what was seen for sure and the verdict
+// does not explain: while something is, the page does not say that the desk is sure.
+func Write(b *knowledge.Base, m settings.Moment, sit remedy.Situation, number string, d *casefile.Doc, left []string) casefile.Sheet {
 	w := &writer{b: b, m: m, sit: sit, d: d, r: d.Now(), day: m.Today, said: map[string]string{}}
 	for _, x := range remedy.Schools(b, sit) {
 		w.said[x.School] = x.Option
@@ -70,6 +72,8 @@ func Write(b *knowledge.Base, m settings.Moment, sit remedy.Situation, number st
 		return w.out
 	}
 	w.named(k)
+	w.besides()
+	w.unexplained(left)
 	if k.Regulated != "" {
 		w.out.Refer = "Call: " + m.Authority + ". " + sentence(k.Regulated)
 		w.out.Steps = append(w.out.Steps, w.step(knowledge.Report))
@@ -103,6 +107,48 @@ func (w *writer) named(k *knowledge.Cause) {
 	for _, m := range k.MustNot {
 		w.out.MustNot = append(w.out.MustNot, sentence(m.What)+": "+m.Why+".")
 	}
+}
+
+// besides tells of a second trouble on the same plant: its name, what it is, what is done
+// about it by hand, and what it must not get.
+func (w *writer) besides() {
+	also := w.b.Cause(w.d.Verdict.Also)
+	if also == nil {
+		return
+	}
+	x := casefile.SheetBesides{Title: also.Name, What: also.Plain, Do: []string{}}
+	do, refer := remedy.SecondPlan(w.b, w.sit)
+	if refer != "" {
+		x.Do = append(x.Do, "Call: "+w.m.Authority+". "+sentence(refer))
+	}
+	for _, o := range do {
+		what := o.Name
+		if o.How != "" {
+			what += ": " + o.How
+		}
+		x.Do = append(x.Do, sentence(what))
+	}
+	w.out.Besides = &x
+	if w.out.First == "" {
+		w.out.First = also.Danger
+	}
+	for _, m := range also.MustNot {
+		if m.Does != "" { // what only does nothing there may still be right for the first
+			continue
+		}
+		w.out.MustNot = append(w.out.MustNot, sentence(m.What)+" ("+humanise.InSentence(also.Name)+"): "+m.Why+".")
+	}
+}
+
+// unexplained says what is left over; nobody is sure while something is.
+func (w *writer) unexplained(left []string) {
+	if len(left) == 0 {
+		return
+	}
+	if slices.Contains(differential.SureDegrees, w.d.Verdict.Degree) {
+		w.out.Sure = sureWords[differential.Working]
+	}
+	w.out.LookFor = append(w.out.LookFor, "Not explained yet: "+left[0]+". Tell us if there is more of it.")
 }
 
 // bring is what to bring or say when it is asked how it went: a suspect stays where it
@@ -213,7 +259,12 @@ func (w *writer) spoken(iso string) string {
 	return d.Spoken(w.day)
 }
 
-func sentence(s string) string { return strings.ToUpper(s[:1]) + s[1:] }
+func sentence(s string) string {
+	if s == "" {
+		return ""
+	}
+	return strings.ToUpper(s[:1]) + s[1:]
+}
 
 func (w *writer) step(id string) casefile.SheetStep {
 	r := w.b.Remedy(id)

@@ -63,7 +63,7 @@ func page(t *testing.T, b *knowledge.Base, c *knowledge.Cause, place string, blo
 			r.Mix = &casefile.KeptMix{Mixed: mixed, By: "Ansel"}
 		}
 	}
-	return handout.Write(b, m, sit, "26-0001", &d)
+	return handout.Write(b, m, sit, "26-0001", &d, nil)
 }
 
 func says(text string, words ...string) bool {

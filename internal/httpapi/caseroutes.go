@@ -139,6 +139,11 @@ func (s *Server) caseRoutes() {
 	})
 }
 
+type asideBody struct {
+	State string `json:"state" minLength:"1" maxLength:"60"`
+	Why   string `json:"why" maxLength:"120" doc:"why it is no part of this, like an old scar; empty lets it count again"`
+}
+
 func (s *Server) lookRoute() {
 	huma.Register(s.changing(), huma.Operation{OperationID: "set-look", Method: http.MethodPut, Path: "/cases/{id}/looks/{finding}", Summary: "Record one finding", Tags: []string{"cases"}},
 		func(ctx context.Context, in *struct {
@@ -152,6 +157,23 @@ func (s *Server) lookRoute() {
 				return nil, err
 			}
 			v, err := s.desk.LookAt(ctx, who(ctx), in.ID, from, desk.LookInput{Look: differential.Look{Finding: in.Finding, State: in.Body.State, Not: in.Body.Not, Certainty: in.Body.Certainty, Instrument: in.Body.Instrument}, Off: in.Body.Off, Spot: in.Body.Spot, Measured: in.Body.Measured})
+			if err != nil {
+				return nil, answer(s.log, err)
+			}
+			return versioned(v, v.Version), nil
+		})
+	huma.Register(s.changing(), huma.Operation{OperationID: "put-look-aside", Method: http.MethodPut, Path: "/cases/{id}/looks/{finding}/aside", Summary: "Put a look aside with its reason, or let it count again", Tags: []string{"cases"}},
+		func(ctx context.Context, in *struct {
+			ID      string `path:"id" maxLength:"40"`
+			Finding string `path:"finding" maxLength:"60"`
+			IfMatch string `header:"If-Match"`
+			Body    asideBody
+		}) (*out[desk.View], error) {
+			from, err := version(in.IfMatch)
+			if err != nil {
+				return nil, err
+			}
+			v, err := s.desk.LetGo(ctx, who(ctx), in.ID, from, in.Finding, in.Body.State, in.Body.Why)
 			if err != nil {
 				return nil, answer(s.log, err)
 			}

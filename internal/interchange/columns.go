@@ -66,6 +66,7 @@ var (
 		{Name: "certainty", Doc: "sure, think or guess; empty is sure"},
 		{Name: "instrument", Doc: "eye, lens, scope or told"},
 		{Name: "measured", Doc: "how it was measured, in words"},
+		{Name: "put_aside", Doc: "why it counts as no part of the trouble; empty where it counts"},
 	}}
 	Treatments = Table{"treatments", "one remedy on one day of one case", []Column{
 		{Name: "number", Doc: "of the case"},

@@ -89,7 +89,7 @@ func (s *Service) PractiseOld(ctx context.Context, who desk.Person, id string) (
 	} else if c.Verdict.Degree == "undetermined" {
 		sample.Cause = ""
 	}
-	for _, l := range c.Looks {
+	for _, l := range c.Seen() {
 		if !l.Not {
 			sample.There[l.Finding] = append(sample.There[l.Finding], l.State)
 		}

@@ -189,7 +189,7 @@ func (s *Service) lookRows(b *knowledge.Base, r store.Case, c *desk.Case) [][]st
 		if l.Not {
 			not = "yes"
 		}
-		out = append(out, []string{r.Number, store.Stamp(l.At), l.Finding, finding, l.State, state, not, l.Certainty, l.Instrument, l.Measured})
+		out = append(out, []string{r.Number, store.Stamp(l.At), l.Finding, finding, l.State, state, not, l.Certainty, l.Instrument, l.Measured, l.Aside})
 	}
 	return out
 }

@@ -43,6 +43,13 @@ export function caseCalls(id: string) {
           params: { path: { id, finding }, header: { 'If-Match': v } },
           body,
         }),
+    aside:
+      (finding: string, state: string, why: string): Call =>
+      (v) =>
+        api.PUT('/api/v1/cases/{id}/looks/{finding}/aside', {
+          params: { path: { id, finding }, header: { 'If-Match': v } },
+          body: { state, why },
+        }),
     photo:
       (file: File): Call =>
       (v) =>

@@ -327,6 +327,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/cases/{id}/looks/{finding}/aside": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Put a look aside with its reason, or let it count again
+         * @description Put a look aside with its reason, or let it count again. Needs a session and its token; what carries a version is changed with If-Match.
+         */
+        put: operations["put-look-aside"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/cases/{id}/messages": {
         parameters: {
             query?: never;
@@ -2668,6 +2688,11 @@ export interface components {
             /** Format: double */
             sure: number;
         };
+        AsideBody: {
+            state: string;
+            /** @description why it is no part of this, like an old scar; empty lets it count again */
+            why: string;
+        };
         AskBody: {
             /** @description one short form; what is fading and matters most when left out */
             kind?: string;
@@ -4197,6 +4222,16 @@ export interface components {
             /** @description a state, or above or below the line */
             state: string;
         };
+        LeftOver: {
+            /** @description ids of causes that would show it often on this plant, likeliest first */
+            by: string[];
+            finding: string;
+            /** @description the same by name */
+            names: string[];
+            said: string;
+            short: string;
+            state: string;
+        };
         Level: {
             /** Format: int64 */
             n: number;
@@ -4350,6 +4385,8 @@ export interface components {
             finding: string;
         };
         LookRecord: {
+            /** @description why it is no part of this: an old scar, another matter; it is not weighed then */
+            aside?: string;
             /** Format: date-time */
             at: string;
             by: string;
@@ -5283,6 +5320,8 @@ export interface components {
             alarms: components["schemas"]["Alarm"][];
             candidates: components["schemas"]["Candidate"][];
             leader: string;
+            /** @description what was seen for sure and neither the leader nor a second trouble beside it explains; while one stands nothing is settled */
+            leftOver: components["schemas"]["LeftOver"][];
             /** Format: int64 */
             looked: number;
             mustLook: components["schemas"]["MustLook"][];
@@ -6028,6 +6067,8 @@ export interface components {
             askOn?: string;
             /** @description what is done beside it, and on which days */
             beside?: components["schemas"]["SheetWith"][];
+            /** @description a second trouble on the same plant */
+            besides?: components["schemas"]["SheetBesides"];
             /** @description what to bring or say when it is asked how it went */
             bring?: string;
             date: string;
@@ -6066,6 +6107,12 @@ export interface components {
             token?: string;
             what: string;
             why: string[];
+        };
+        SheetBesides: {
+            /** @description what is done about it by hand */
+            do: string[];
+            title: string;
+            what: string;
         };
         SheetDay: {
             day: string;
@@ -6654,6 +6701,8 @@ export interface components {
             intake: components["schemas"]["Intake"];
             /** @description whose case it is; nobody's when left out */
             keeper?: components["schemas"]["Assignee"];
+            /** @description what was seen for sure and the verdict, or before one the leader, does not explain */
+            leftOver: components["schemas"]["LeftOver"][];
             looks: components["schemas"]["LookRecord"][];
             /** @description what u would take back */
             mayUndo?: string;
@@ -7626,6 +7675,52 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LookBody"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    ETag?: string;
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["View"];
+                };
+            };
+            400: components["responses"]["Problem"];
+            401: components["responses"]["Problem"];
+            403: components["responses"]["Problem"];
+            404: components["responses"]["Problem"];
+            408: components["responses"]["Problem"];
+            412: components["responses"]["Problem"];
+            413: components["responses"]["Problem"];
+            415: components["responses"]["Problem"];
+            422: components["responses"]["Problem"];
+            428: components["responses"]["Problem"];
+            500: components["responses"]["Problem"];
+            503: components["responses"]["Problem"];
+            507: components["responses"]["Problem"];
+        };
+    };
+    "put-look-aside": {
+        parameters: {
+            query?: never;
+            header: {
+                /** @description the version you read, from its ETag */
+                "If-Match": string;
+            };
+            path: {
+                /** @description its id, as it was answered */
+                id: string;
+                /** @description id of a finding of the herbarium */
+                finding: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AsideBody"];
             };
         };
         responses: {

@@ -4,6 +4,7 @@ import type { S, View } from '../api/client';
 import { useCauseNames, useVocabulary } from '../api/hooks';
 import { Mark } from '../plates/Mark';
 import { Tilt } from '../ui/Tilt';
+import { LeftOver } from './LeftOver';
 import type { LookState } from './useLookState';
 
 export const verdictWords: Record<string, string> = {
@@ -63,6 +64,7 @@ export function Candidates({ view, onGo, look }: Props) {
             <b>Settled to the group.</b> {r.why[0]}
           </div>
         )}
+        <LeftOver view={view} keys={!!look} />
         <Next r={r} onGo={onGo} look={look} />
         {r.stop && (
           <div className="notice pond" style={{ margin: '0 12px 8px' }}>

@@ -32,6 +32,7 @@ export function VerdictStep({ view }: { view: View }) {
   const [cause, setCause] = useState(v?.cause ?? (r.looked ? r.leader : ''));
   const lab = (id: string) => kb?.causes.find((c) => c.id === id);
   const suggest = (id: string) => (id ? (id === r.leader ? r.verdict : r.other) : 'undetermined');
+  const [also, setAlso] = useState(v?.also ?? '');
   const [degree, setDegree] = useState<string>(v?.degree ?? suggest(cause));
   const [{ note }, type, typed] = useTyped(`verdict.${view.id}`, { note: '' });
   const trainee = session.data?.person.role === 'trainee';
@@ -43,7 +44,7 @@ export function VerdictStep({ view }: { view: View }) {
   const settle = () =>
     change.mutate(
       put('/api/v1/cases/{id}/verdict', {
-        ...(degree === 'undetermined' ? {} : { cause }),
+        ...(degree === 'undetermined' ? {} : { cause, ...(also && also !== cause ? { also } : {}) }),
         degree,
         note,
       } as S['VerdictInput']),
@@ -123,32 +124,16 @@ export function VerdictStep({ view }: { view: View }) {
             onChange={(_, c) => pick(c?.id ?? '')}
             renderInput={(p) => <TextField {...p} label="or another from the herbarium" />}
           />
+          {degree !== 'undetermined' && cause && (
+            <Besides view={view} cause={cause} also={also === cause ? '' : also} onChange={setAlso} />
+          )}
           <Chips
             label="How sure"
             options={degrees.filter((d) => !kb?.sure.includes(d.id) || !(known?.regulated || known?.labOnly))}
             value={[degree]}
             onChange={(x) => setDegree(x[0] ?? 'open')}
           />
-          {known?.regulated && degree !== 'undetermined' && (
-            <div className="notice brick">
-              <b>May be regulated.</b> It is never settled or treated at the desk: isolate it and call{' '}
-              {session.data?.desk.authority}.
-            </div>
-          )}
-          {known?.labOnly && !known.regulated && (
-            <div className="notice">Only a laboratory can settle this one: “likely” is as far as the desk goes.</div>
-          )}
-          {degree === 'group' && known && (
-            <div className="notice pond">
-              Treated as {known.group}: which kind of them it is makes no difference to what to do.
-            </div>
-          )}
-          {degree === 'undetermined' && (
-            <div className="notice">
-              “I don't know, send it on” is a right answer. Send it to {session.data?.desk.lab}. The grower is told to
-              keep it apart and to spray nothing.
-            </div>
-          )}
+          <OfDegree known={known} degree={degree} />
           <TextField
             label={changed ? 'What changed your mind (kept in the story)' : 'A word on why, if it is not plain'}
             value={note}
@@ -192,6 +177,85 @@ export function VerdictStep({ view }: { view: View }) {
         <Candidates view={view} onGo={() => go(`/bench/${view.id}/look`)} />
       </div>
     </div>
+  );
+}
+
+/** What goes with how sure one is: what is never settled here, and what is sent on. */
+function OfDegree({ known, degree }: { known?: S['CauseName']; degree: string }) {
+  const session = useSession();
+  return (
+    <>
+      {known?.regulated && degree !== 'undetermined' && (
+        <div className="notice brick">
+          <b>May be regulated.</b> It is never settled or treated at the desk: isolate it and call{' '}
+          {session.data?.desk.authority}.
+        </div>
+      )}
+      {known?.labOnly && !known.regulated && (
+        <div className="notice">Only a laboratory can settle this one: “likely” is as far as the desk goes.</div>
+      )}
+      {degree === 'group' && known && (
+        <div className="notice pond">
+          Treated as {known.group}: which kind of them it is makes no difference to what to do.
+        </div>
+      )}
+      {degree === 'undetermined' && (
+        <div className="notice">
+          “I don't know, send it on” is a right answer. Send it to {session.data?.desk.lab}. The grower is told to keep
+          it apart and to spray nothing.
+        </div>
+      )}
+    </>
+  );
+}
+
+/** A second trouble on the same plant: what was seen beside the first suggests a few, and any of the book can be named. */
+function Besides({
+  view,
+  cause,
+  also,
+  onChange,
+}: {
+  view: View;
+  cause: string;
+  also: string;
+  onChange: (id: string) => void;
+}) {
+  const { data: kb } = useVocabulary();
+  const near = [
+    ...view.reading.pairs.filter((p) => p.causes.includes(cause)).flatMap((p) => p.causes),
+    ...view.reading.leftOver.flatMap((x) => x.by),
+    ...(also ? [also] : []),
+  ];
+  const offered = [...new Set(near)].filter((id) => id !== cause).slice(0, 5);
+  const name = (id: string) => kb?.causes.find((c) => c.id === id)?.name ?? id;
+  const others = (kb?.causes ?? []).filter((c) => c.id !== cause);
+  return (
+    <fieldset data-besides>
+      <legend>And besides it, on the same plant</legend>
+      <div className="chips">
+        {offered.map((id) => (
+          <button
+            type="button"
+            key={id}
+            className="chip"
+            aria-pressed={also === id}
+            onClick={() => onChange(also === id ? '' : id)}
+            data-also={id}
+          >
+            {name(id)}
+          </button>
+        ))}
+      </div>
+      <Autocomplete
+        options={others}
+        getOptionLabel={(c) => c.name}
+        getOptionKey={(c) => c.id}
+        value={others.find((c) => c.id === also) ?? null}
+        onChange={(_, c) => onChange(c?.id ?? '')}
+        renderInput={(p) => <TextField {...p} label="a second trouble, if there is one" />}
+      />
+    </fieldset>
   );
 }
 

@@ -42,6 +42,7 @@ const reading = {
   next: [{ finding: 'walkers', name: 'Specks that walk', outcomes: [], score: 1, bits: 1, minutes: 1 }],
   unlisted: { p: 0, class: 'a fungus' },
   mustLook: [],
+  leftOver: [],
   tell: [],
   rival: '',
   pairs: [],

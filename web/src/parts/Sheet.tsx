@@ -48,6 +48,7 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
           </ul>
         </>
       )}
+      {s.besides && <Besides of={s.besides} />}
       {s.steps.length > 0 && <h2>What to do</h2>}
       <ol className="tight">
         {s.steps.map((t) => (
@@ -208,5 +209,21 @@ function HowMuch({ of }: { of: S['SheetMix'] }) {
         {of.notes.join(' ')} You need {of.buy.join(', ')}.
       </p>
     </>
+  );
+}
+
+/** A second trouble on the same plant, with what is done about it by hand. */
+function Besides({ of }: { of: NonNullable<S['Sheet']['besides']> }) {
+  return (
+    <div className="notice" style={{ margin: '12px 0' }} data-besides>
+      <b>And besides it: {of.title}.</b> {of.what}
+      {of.do.length > 0 && (
+        <ul className="tight">
+          {of.do.map((x) => (
+            <li key={x}>{x}</li>
+          ))}
+        </ul>
+      )}
+    </div>
   );
 }

@@ -190,6 +190,7 @@ export const aCase = (over: Partial<View> = {}): View =>
     followUps: [],
     given: [],
     photos: [],
+    leftOver: [],
     steps: [
       { id: 'remedy', state: 'done' },
       { id: 'mix', state: 'open' },
