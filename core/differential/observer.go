@@ -36,7 +36,7 @@ const (
 	byTale = 6
 )
 
-// Told is the instrument of what the grower says and nobody at the desk has seen.
+// FromHistory is the instrument of what the grower says and nobody at the desk has seen.
 const FromHistory = "told"
 
 // reading is a finding made ready: how often each state is met, and what is

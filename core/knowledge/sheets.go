@@ -41,10 +41,10 @@ var rungSheets = []string{"0-leave-it", "1-by-hand", "2-growing-and-care", "3-li
 // CauseSheets is the sheets of the book a cause may stand on, by name without folder and
 // ending: helpers and harmless things each on one, the others by class.
 func CauseSheets(c *Cause) []string {
-	switch {
-	case c.Kind == "helper":
+	switch c.Kind {
+	case "helper":
 		return []string{"helpers"}
-	case c.Kind == "harmless":
+	case "harmless":
 		return []string{"harmless"}
 	}
 	if to, ok := sheetsOf[c.Class]; ok {

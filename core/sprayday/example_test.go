@@ -8,7 +8,7 @@ import (
 	"botanik/core/sprayday"
 )
 
-// Half-wet air of 20 °C (Magnus, as in the tables of the World Meteorological Organization).
+// Half-wet air of 20 °C (Magnus, as in the tables of meteorology).
 func ExampleDewPoint() {
 	fmt.Printf("%.1f °C\n", sprayday.DewPoint(20, 50))
 	// Output: 9.3 °C

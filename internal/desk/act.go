@@ -97,7 +97,7 @@ func (in Counted) check() error {
 }
 
 // tally is the count as one, however it was given; nil where nothing was counted.
-func (in Counted) tally(b *knowledge.Base) *scouting.Count {
+func (in Counted) tally() *scouting.Count {
 	if in.Count != nil && len(in.Count.Leaves) > 0 {
 		return in.Count
 	}

@@ -17,7 +17,7 @@ import (
 	"botanik/internal/settings"
 )
 
-// situation is the case as a treatment sees it at a moment.
+// Situation is the case as a treatment sees it at a moment.
 func (s *Service) Situation(m Moment, c *Case) (remedy.Situation, error) {
 	in := c.Intake
 	sit := remedy.Situation{Host: in.Host, Family: in.Family, Form: in.Form, Place: in.Place, South: m.South(), Date: m.Today.String(), InBloom: in.InBloom, Edible: in.Edible, NotEaten: in.NotEaten, DaysToHarvest: in.DaysToHarvest, Children: in.Children, Cat: in.Cat, Dog: in.Dog, Pond: in.Pond, House: m.Rules, Schools: settings.KnownSchools(m.Book, c.Schools)}

@@ -113,7 +113,7 @@ func (s *Service) question(m Moment, c *Case, k *knowledge.Cause, in Counted, sa
 	q := scouting.Question{
 		Kind: k.Kind, Virus: k.Class == "virus", Regulated: k.Regulated != "", LabOnly: k.LabOnly != "",
 		Doubt: slices.Contains([]string{"open", "undetermined"}, c.Verdict.Degree), Threshold: threshold(k, m.Rules.Borne[k.ID]),
-		Count: in.tally(m.Book), Degree: in.Degree, BadYear: in.BadYear, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft,
+		Count: in.tally(), Degree: in.Degree, BadYear: in.BadYear, Helpers: in.Helpers, Standard: in.Standard, WeeksLeft: in.WeeksLeft,
 		Form: c.Intake.Form, Under: remedy.Sheltered(c.Intake.Place), Month: int(m.Today.Month()), Before: s.earlierCounts(m, c),
 	}
 	if h := m.Book.Host(c.Intake.Host); h != nil {
