@@ -99,9 +99,9 @@ func (e *Engine) Explain(looks []Look, cause string) (Candidate, bool) {
 }
 
 // confirms reports whether a line is a confirming sign of a cause, seen with what it
-// takes and no worse than "think": what a grower tells confirms nothing.
+// takes and for sure: what somebody guesses, thinks or was told confirms nothing.
 func (e *Engine) confirms(c *knowledge.Cause, x looked, l line) bool {
-	if l.omitted || l.Not || l.level > 1 || e.reads[x.find].find.How == "asked" {
+	if l.omitted || l.Not || l.level != 0 || e.reads[x.find].find.How == "asked" {
 		return false
 	}
 	return slices.ContainsFunc(c.Confirms, func(s knowledge.Sign) bool {

@@ -97,6 +97,8 @@ func TestExamples(t *testing.T) {
 	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
 	do("undo", "POST", "/undo", map[string]any{})
 	do("set-look", "PUT", "/looks/walker-spots", map[string]any{"state": "yes", "certainty": "sure"})
+	do("put-look-aside", "PUT", "/looks/walker-spots/aside", map[string]any{"state": "yes", "why": "an old scar"})
+	do("put-look-aside", "PUT", "/looks/walker-spots/aside", map[string]any{"state": "yes", "why": ""})
 	pic := o.call("POST", at+"/photos?name=leaf.png", aPicture(t), "Content-Type", "application/octet-stream", "If-Match", v.Header.Get("ETag"))
 	v = keep("add-photo", nil, pic, 200)
 	leaf := map[string]any{"outline": []any{map[string]any{"x": 0, "y": 0}, map[string]any{"x": 8, "y": 0}, map[string]any{"x": 8, "y": 8}}}

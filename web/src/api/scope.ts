@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Problem, type S, settled, unwrap } from './client';
+import { api, type Problem, type S, unwrap } from './client';
 import { versioned } from './hooks';
 
 export const useSlideKey = () =>
@@ -22,10 +22,7 @@ export const useIdentify = (body: S['KeyInput']) =>
 export const useRatio = (body: S['RatioRequest']) =>
   useQuery<S['Ratio'], Problem>({
     queryKey: ['ratio', JSON.stringify(body)],
-    queryFn: async ({ signal }) => {
-      await settled(signal);
-      return unwrap<S['Ratio']>(api.POST('/api/v1/scope/ratio', { body }));
-    },
+    queryFn: () => unwrap<S['Ratio']>(api.POST('/api/v1/scope/ratio', { body })),
     enabled: (body.a?.length ?? 0) > 0 && (body.b?.length ?? 0) > 0,
     retry: false,
     placeholderData: (o) => o,
@@ -34,10 +31,7 @@ export const useRatio = (body: S['RatioRequest']) =>
 export const useReticle = (readings: S['Reading'][], unit: 'division' | 'pixel') =>
   useQuery<S['Factor'], Problem>({
     queryKey: ['reticle', unit, JSON.stringify(readings)],
-    queryFn: async ({ signal }) => {
-      await settled(signal);
-      return unwrap<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings, unit } }));
-    },
+    queryFn: () => unwrap<S['Factor']>(api.POST('/api/v1/scope/reticle', { body: { readings, unit } })),
     enabled: readings.length > 0,
     retry: false,
     placeholderData: (o) => o,

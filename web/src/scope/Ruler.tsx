@@ -4,7 +4,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { caseCalls, useChange } from '../api/change';
-import { api, type Problem, type S, settled, unwrap, type View } from '../api/client';
+import { api, type Problem, type S, unwrap, type View } from '../api/client';
 import { Chips, Trouble } from '../ui/bits';
 import { useTyped } from '../ui/draft';
 import { usePress } from '../ui/press';
@@ -111,10 +111,7 @@ function OnOne({ view, photo }: { view: View; photo: View['photos'][number] }) {
   const body = requestOf(form);
   const found = useQuery<S['PhotoScale'], Problem>({
     queryKey: ['photo-scale', JSON.stringify(body)],
-    queryFn: async ({ signal }) => {
-      await settled(signal);
-      return unwrap<S['PhotoScale']>(api.POST('/api/v1/scope/photo', { body: body as S['PhotoRequest'] }));
-    },
+    queryFn: () => unwrap<S['PhotoScale']>(api.POST('/api/v1/scope/photo', { body: body as S['PhotoRequest'] })),
     enabled: !!body,
     retry: false,
     placeholderData: (o) => o,
