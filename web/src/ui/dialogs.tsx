@@ -3,7 +3,7 @@ import Dialog from '@mui/material/Dialog';
 import FormControlLabel from '@mui/material/FormControlLabel';
 import TextField from '@mui/material/TextField';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, type Tag, unwrap } from '../api/client';
 import { useVocabulary } from '../api/hooks';
@@ -44,6 +44,13 @@ export function Find({ onClose }: { onClose: () => void }) {
     go(h.to);
     onClose();
   };
+  // Enter is often quicker than the desk: it opens what is found as soon as that is known.
+  const eager = useRef(false);
+  useEffect(() => {
+    if (!eager.current || cases.isFetching) return;
+    eager.current = false;
+    open(hits[at]);
+  });
   return (
     <Dialog
       open
@@ -60,11 +67,13 @@ export function Find({ onClose }: { onClose: () => void }) {
           onChange={(e) => {
             setQ(e.target.value);
             setAt(0);
+            eager.current = false;
           }}
           onKeyDown={(e) => {
             if (e.key === 'ArrowDown') setAt((a) => Math.min(a + 1, hits.length - 1));
             if (e.key === 'ArrowUp') setAt((a) => Math.max(a - 1, 0));
-            if (e.key === 'Enter') open(hits[at]);
+            if (e.key === 'Enter' && cases.isFetching) eager.current = true;
+            else if (e.key === 'Enter') open(hits[at]);
           }}
         />
         <Trouble of={cases.error} />

@@ -3,10 +3,11 @@ import userEvent from '@testing-library/user-event';
 import jsQR from 'jsqr';
 import { describe, expect, it, vi } from 'vitest';
 import type { S } from '../api/client';
-import { show } from '../test/desk';
+import { aCase, desk, show, vocabulary } from '../test/desk';
 import { Boundary } from './Boundary';
 import { Chips, StatusMark } from './bits';
 import { codeOf } from './Code';
+import { Find } from './dialogs';
 import { useDraft } from './draft';
 import { KeyHost, setSingleKeys, useKeys } from './keys';
 import { Tilt } from './Tilt';
@@ -197,5 +198,25 @@ describe('a code to be scanned', () => {
         if (rows[Math.floor(y / zoom) - rim]?.[Math.floor(x / zoom) - rim])
           pixels.fill(0, (y * n + x) * 4, (y * n + x) * 4 + 3);
     expect(jsQR(pixels, n, n)?.data).toBe(address);
+  });
+});
+
+describe('finding a case', () => {
+  it('opens what is found as soon as it is known, when Enter was quicker than the desk', async () => {
+    desk('GET /api/v1/vocabulary', vocabulary);
+    let answer = (_: unknown) => {};
+    desk(
+      'GET /api/v1/search',
+      () =>
+        new Promise((go) => {
+          answer = go;
+        }),
+    );
+    const onClose = vi.fn();
+    show(<Find onClose={onClose} />);
+    await userEvent.keyboard('Ilse{Enter}');
+    expect(onClose).not.toHaveBeenCalled();
+    await act(async () => answer({ body: [{ ...aCase(), grower: 'Ilse', plant: 'Bean', line: 'pale' }] }));
+    await vi.waitFor(() => expect(onClose).toHaveBeenCalled());
   });
 });
