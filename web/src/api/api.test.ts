@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { askedAt, desk, refusal } from '../test/desk';
-import { api, onSignedOut, Problem, setToken, unwrap } from './client';
+import { api, onSignedOut, Problem, setToken, settled, unwrap } from './client';
 
 describe('an answer of the desk', () => {
   it('is unwrapped', async () => {
@@ -41,5 +41,23 @@ describe('an answer of the desk', () => {
     expect(askedAt('GET /api/v1/today')[0]?.headers.get('X-Botanik-Token')).toBeNull();
     expect(askedAt('POST /api/v1/convert')[0]?.headers.get('X-Botanik-Token')).toBe('mine');
     setToken('');
+  });
+});
+
+describe('asking when typing rests', () => {
+  it('gives up what another took the place of, and asks the last', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    try {
+      document.dispatchEvent(new Event('input'));
+      const older = new AbortController();
+      const given = expect(settled(older.signal)).rejects.toThrow('another took its place');
+      older.abort(new Error('another took its place'));
+      await given;
+      const last = settled(new AbortController().signal);
+      await vi.advanceTimersByTimeAsync(200);
+      await last;
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });

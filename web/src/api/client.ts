@@ -67,13 +67,17 @@ export async function unwrap<T>(call: Promise<{ data?: T; error?: unknown; respo
 
 /** How long a hand that types rests before the desk is asked, ms. */
 const rest = 120;
+let typed = Number.NEGATIVE_INFINITY;
+globalThis.document?.addEventListener('input', () => (typed = performance.now()), { capture: true, passive: true });
 
 /**
- * Waits until typing rests. A question that another has taken the place of is given up before it was asked; it counts as
- * on its way all the while, so that nothing is pressed on an old answer.
+ * Waits until typing rests; where nobody types, not at all. A question that another has taken the place of is given up
+ * before it was asked; it counts as on its way all the while, so that nothing is pressed on an old answer.
  */
-export const settled = (signal: AbortSignal) =>
-  new Promise<void>((go, no) => {
+export const settled = async (signal: AbortSignal) => {
+  const left = typed + rest - performance.now();
+  if (left <= 0) return;
+  await new Promise<void>((go, no) => {
     const give = () => {
       clearTimeout(timer);
       no(signal.reason);
@@ -81,6 +85,7 @@ export const settled = (signal: AbortSignal) =>
     const timer = setTimeout(() => {
       signal.removeEventListener('abort', give);
       go();
-    }, rest);
+    }, left);
     signal.addEventListener('abort', give, { once: true });
   });
+};
