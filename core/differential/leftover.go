@@ -4,6 +4,7 @@ import (
 	"cmp"
 	"slices"
 
+	"botanik/core/humanise"
 	"botanik/core/knowledge"
 )
 
@@ -14,7 +15,7 @@ type LeftOver struct {
 	Short   string   `json:"short"`
 	Said    string   `json:"said"`
 	By      []string `json:"by" doc:"ids of causes that would show it often on this plant, likeliest first"`
-	Names   []string `json:"names" doc:"the same by name"`
+	Names   []string `json:"names" doc:"the same by name, as inside a sentence"`
 }
 
 // What counts as left over (models.md; counted on the shared cases of one true cause: without
@@ -96,7 +97,7 @@ func (e *Engine) leftOver(s Circumstances, got []looked, set []string) []LeftOve
 			_, said := e.said(x)
 			o := LeftOver{Finding: r.find.ID, State: st.ID, Short: r.find.Short, Said: said, By: []string{}, Names: []string{}}
 			for _, c := range by[:min(mostBy, len(by))] {
-				o.By, o.Names = append(o.By, c.ID), append(o.Names, c.Name)
+				o.By, o.Names = append(o.By, c.ID), append(o.Names, humanise.InSentence(c.Name))
 			}
 			out = append(out, o)
 		}

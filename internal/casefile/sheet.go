@@ -133,7 +133,8 @@ func (s *Sheet) whole() {
 
 // SheetBesides is a second trouble on the same plant, as the grower reads it.
 type SheetBesides struct {
-	Title string   `json:"title"`
-	What  string   `json:"what"`
-	Do    []string `json:"do" doc:"what is done about it by hand"`
+	Title string      `json:"title"`
+	What  string      `json:"what"`
+	Refer string      `json:"refer,omitempty" doc:"whom to call, where it is for the authority"`
+	Steps []SheetStep `json:"steps" doc:"what is done about it by hand"`
 }

@@ -121,6 +121,9 @@ func SaidIn(d *casefile.Doc) []string {
 			out = append(out, f.Note)
 		}
 	}
+	for _, l := range d.Looks {
+		out = append(out, l.Aside)
+	}
 	for _, p := range d.Photos {
 		out = append(out, p.Name)
 	}

@@ -54,7 +54,9 @@ func TestTwoTroublesArriveOnThePage(t *testing.T) {
 	require.NoError(t, err)
 	require.NotNil(t, s.Besides)
 	assert.Equal(t, "Bacterial soft rot", s.Besides.Title)
-	assert.NotEmpty(t, s.Besides.Do)
+	require.NotEmpty(t, s.Besides.Steps)
+	assert.NotEmpty(t, s.Besides.Steps[0].How)
+	assert.Contains(t, string(b.file(b.worked(b.Export(ctx, boss, recordroom.ExportInput{What: "cases"})))), "soft-rot,Bacterial soft rot")
 }
 
 // A look that is no part of it is put aside with its reason: it stays on the case and in the

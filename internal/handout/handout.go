@@ -116,22 +116,16 @@ func (w *writer) besides() {
 	if also == nil {
 		return
 	}
-	x := casefile.SheetBesides{Title: also.Name, What: also.Plain, Do: []string{}}
+	x := casefile.SheetBesides{Title: also.Name, What: also.Plain, Steps: []casefile.SheetStep{}}
 	do, refer := remedy.SecondPlan(w.b, w.sit)
 	if refer != "" {
-		x.Do = append(x.Do, "Call: "+w.m.Authority+". "+sentence(refer))
+		x.Refer = "Call: " + w.m.Authority + ". " + sentence(refer)
 	}
 	for _, o := range do {
-		what := o.Name
-		if o.How != "" {
-			what += ": " + o.How
-		}
-		x.Do = append(x.Do, sentence(what))
+		x.Steps = append(x.Steps, w.stepFor(also, o.Remedy))
 	}
 	w.out.Besides = &x
-	if w.out.First == "" {
-		w.out.First = also.Danger
-	}
+	w.out.First = strings.TrimSpace(w.out.First + " " + also.Danger) // of both: people first
 	for _, m := range also.MustNot {
 		if m.Does != "" { // what only does nothing there may still be right for the first
 			continue
@@ -148,7 +142,7 @@ func (w *writer) unexplained(left []string) {
 	if slices.Contains(differential.SureDegrees, w.d.Verdict.Degree) {
 		w.out.Sure = sureWords[differential.Working]
 	}
-	w.out.LookFor = append(w.out.LookFor, "Not explained yet: "+left[0]+". Tell us if there is more of it.")
+	w.out.LookFor = append(w.out.LookFor, "Not explained yet: "+strings.Join(left, "; ")+". Tell us if there is more of it.")
 }
 
 // bring is what to bring or say when it is asked how it went: a suspect stays where it

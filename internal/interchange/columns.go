@@ -54,6 +54,8 @@ var (
 		{Name: "closed_at", Unit: "ISO 8601, UTC", Doc: "when it was closed"},
 		{Name: "pictures", Unit: "count", Doc: "pictures kept with it"},
 		{Name: "plant_name", Doc: "the herbarium's name of the plant; empty where it is not in it"},
+		{Name: "besides_id", Doc: "a second trouble on the same plant: cause of the herbarium; empty where there is none"},
+		{Name: "besides", Doc: "its name"},
 	}}
 	Looks = Table{"looks", "one line that was looked at", []Column{
 		{Name: "number", Doc: "of the case"},

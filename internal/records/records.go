@@ -160,12 +160,15 @@ func (s *Service) caseRow(b *knowledge.Base, r store.Case, c *desk.Case) [][]str
 			counts = append(counts, strconv.Itoa(n))
 		}
 	}
-	name := ""
+	name, besides := "", ""
 	if k := b.Cause(verdict.Cause); k != nil {
 		name = k.Name
 	}
+	if k := b.Cause(verdict.Also); k != nil {
+		besides = k.Name
+	}
 	return [][]string{{r.Number, r.CreatedAt, c.Intake.Grower, c.Intake.Contact, c.Intake.Plant, c.Intake.Host, c.Intake.Place, c.Intake.Square, c.Intake.Story, strconv.Itoa(len(c.Looks)), verdict.Cause, name, verdict.Degree, chance, r.VerdictAt,
-		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos)), s.hostName(b, c.Intake.Host)}}
+		strings.Join(counts, ";"), choice, strings.Join(remedies, ";"), strconv.Itoa(c.Handed()), r.HandedAt, r.Stage, r.AskOn, r.Outcome, r.Followed, confirmed, r.ClosedAt, strconv.Itoa(len(c.Photos)), s.hostName(b, c.Intake.Host), verdict.Also, besides}}
 }
 
 // hostName is what the herbarium calls a plant, empty where it has none of that id.

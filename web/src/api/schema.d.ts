@@ -4226,7 +4226,7 @@ export interface components {
             /** @description ids of causes that would show it often on this plant, likeliest first */
             by: string[];
             finding: string;
-            /** @description the same by name */
+            /** @description the same by name, as inside a sentence */
             names: string[];
             said: string;
             short: string;
@@ -6109,8 +6109,10 @@ export interface components {
             why: string[];
         };
         SheetBesides: {
+            /** @description whom to call, where it is for the authority */
+            refer?: string;
             /** @description what is done about it by hand */
-            do: string[];
+            steps: components["schemas"]["SheetStep"][];
             title: string;
             what: string;
         };

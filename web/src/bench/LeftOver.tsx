@@ -43,7 +43,7 @@ export function LeftOver({ view, keys }: { view: View; keys?: boolean }) {
             <div key={x.finding + x.state} data-line={x.finding}>
               <span>
                 {x.said}
-                <small>{x.names.length > 0 && `goes with ${x.names.map((n) => n.toLowerCase()).join(', or ')}`}</small>
+                <small>{x.names.length > 0 && `goes with ${x.names.join(', or ')}`}</small>
               </span>
               <span className="wrap">
                 {reasons.map(({ key, why }) => (

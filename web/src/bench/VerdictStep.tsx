@@ -272,11 +272,14 @@ function Review({
   const [{ note }, type, done] = useTyped(`review.${view.id}.${view.verdict?.by}`, { note: '' });
   const v = view.verdict;
   if (!v) return null;
-  const name = kb?.causes.find((c) => c.id === v.cause)?.name ?? 'undetermined';
+  const called = (id?: string) => kb?.causes.find((c) => c.id === id)?.name;
+  const name = called(v.cause) ?? 'undetermined';
+  const besides = called(v.also);
   return (
     <div className="sheet pad stack" style={{ borderColor: 'var(--pond)' }}>
       <h2>
         {v.by} says: {degrees.find((d) => d.id === v.degree)?.name ?? v.degree}, {name}
+        {besides && `, and ${besides} besides it`}
       </h2>
       {v.note && <p>“{v.note}”</p>}
       <Prepared view={view} />

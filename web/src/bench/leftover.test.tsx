@@ -11,7 +11,7 @@ const glassy = {
   short: 'spots',
   said: 'glassy patches',
   by: ['soft-rot'],
-  names: ['Bacterial soft rot'],
+  names: ['bacterial soft rot'],
 };
 
 describe('what is left over', () => {

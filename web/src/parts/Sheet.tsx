@@ -52,22 +52,7 @@ export function SheetPage({ s }: { s: S['Sheet'] }) {
       {s.steps.length > 0 && <h2>What to do</h2>}
       <ol className="tight">
         {s.steps.map((t) => (
-          <li key={t.name}>
-            <b>{t.name}.</b>
-            {t.when && <i> {t.when}</i>} {t.hour} {t.how.join(' ')} {t.again}
-            {t.wear.length > 0 && (
-              <>
-                {' '}
-                <b>Wear:</b> {t.wear.join(', ')}.
-              </>
-            )}{' '}
-            {t.cautions.length > 0 && (
-              <>
-                <b>Mind:</b> {t.cautions.join(' ')}{' '}
-              </>
-            )}
-            {t.storage && <span>Keep it {t.storage}.</span>}
-          </li>
+          <Step key={t.name} of={t} />
         ))}
       </ol>
       {s.together.length > 0 && (
@@ -217,13 +202,36 @@ function Besides({ of }: { of: NonNullable<S['Sheet']['besides']> }) {
   return (
     <div className="notice" style={{ margin: '12px 0' }} data-besides>
       <b>And besides it: {of.title}.</b> {of.what}
-      {of.do.length > 0 && (
+      {of.refer && <b> {of.refer}</b>}
+      {of.steps.length > 0 && (
         <ul className="tight">
-          {of.do.map((x) => (
-            <li key={x}>{x}</li>
+          {of.steps.map((t) => (
+            <Step key={t.name} of={t} />
           ))}
         </ul>
       )}
     </div>
+  );
+}
+
+/** One thing to do, with when, how, what to wear and what to mind. */
+function Step({ of: t }: { of: S['SheetStep'] }) {
+  return (
+    <li>
+      <b>{t.name}.</b>
+      {t.when && <i> {t.when}</i>} {t.hour} {t.how.join(' ')} {t.again}
+      {t.wear.length > 0 && (
+        <>
+          {' '}
+          <b>Wear:</b> {t.wear.join(', ')}.
+        </>
+      )}{' '}
+      {t.cautions.length > 0 && (
+        <>
+          <b>Mind:</b> {t.cautions.join(' ')}{' '}
+        </>
+      )}
+      {t.storage && <span>Keep it {t.storage}.</span>}
+    </li>
   );
 }
